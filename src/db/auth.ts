@@ -2,7 +2,7 @@ import { hash, verify } from '@node-rs/argon2';
 import { betterAuth } from 'better-auth';
 import { createAuthEndpoint } from 'better-auth/api';
 import { setSessionCookie } from 'better-auth/cookies';
-import { username } from 'better-auth/plugins';
+import { twoFactor, username } from 'better-auth/plugins';
 import { z } from 'zod';
 import { env } from '@/platform/env';
 import { sessionSecret } from '@/platform/site-key';
@@ -13,6 +13,11 @@ const HASH_COST = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
 export const SHORTEST_PASSWORD = 10;
 const DAY_S = 24 * 60 * 60;
 const SESSION_S = 30 * DAY_S;
+
+/** A password or a PIN, as it is kept. */
+export const hashSecret = (secret: string): Promise<string> => hash(secret, HASH_COST);
+export const matchesSecret = (kept: string, secret: string): Promise<boolean> =>
+  verify(kept, secret);
 
 /** The made-up people of the demo have no password; whoever calls this has made sure that it is the demo. */
 const pickPerson = () => ({
@@ -32,8 +37,41 @@ const pickPerson = () => ({
   },
 });
 
-/** `__Host-` binds a cookie to this very server, which browsers take behind https alone. */
-const sessionCookieName = (): string => (env.isHttpsOnly() ? '__Host-zh_session' : 'zh_session');
+/**
+ * A new password for somebody who lost theirs, perhaps with the phone that made their codes: all their sessions end, and so do the
+ * codes. Whoever calls this has made sure who it is.
+ */
+const renewPassword = () => ({
+  id: 'renew-password',
+  endpoints: {
+    renewPassword: createAuthEndpoint(
+      '/renew-password',
+      { method: 'POST', body: z.object({ person: z.string(), password: z.string() }) },
+      async (ctx) => {
+        const { person, password } = ctx.body;
+        const { internalAdapter, adapter } = ctx.context;
+        await internalAdapter.updatePassword(person, await hashSecret(password));
+        await adapter.deleteMany({
+          model: 'twoFactor',
+          where: [{ field: 'userId', value: person }],
+        });
+        const user = await internalAdapter.updateUser(person, { twoFactorEnabled: false });
+        await internalAdapter.deleteUserSessions(person);
+        const session = await internalAdapter.createSession(person);
+        await setSessionCookie(ctx, { session, user });
+        return ctx.json({ person });
+      },
+    ),
+  },
+});
+
+/** A cookie that no script reads. `__Host-` binds it to this very server, which browsers take behind https alone. */
+const boundCookie = (name: string) => ({
+  name: env.isHttpsOnly() ? `__Host-${name}` : name,
+  attributes: {
+    ...{ secure: env.isHttpsOnly(), sameSite: 'lax' as const, path: '/', httpOnly: true },
+  },
+});
 
 const createAuth = (db: Db) =>
   betterAuth({
@@ -46,22 +84,22 @@ const createAuth = (db: Db) =>
       enabled: true,
       minPasswordLength: SHORTEST_PASSWORD,
       password: {
-        hash: (password) => hash(password, HASH_COST),
-        verify: ({ hash: kept, password }) => verify(kept, password),
+        hash: hashSecret,
+        verify: ({ hash: kept, password }) => matchesSecret(kept, password),
       },
     },
     // It ends a month after the sign-in, however much it is used: so does its cookie.
     session: { expiresIn: SESSION_S, disableSessionRefresh: true },
     advanced: {
       useSecureCookies: false,
-      cookies: {
-        session_token: {
-          name: sessionCookieName(),
-          attributes: { secure: env.isHttpsOnly(), sameSite: 'lax', path: '/', httpOnly: true },
-        },
-      },
+      cookies: { session_token: boundCookie('zh_session'), two_factor: boundCookie('zh_code') },
     },
-    plugins: [username({ minUsernameLength: 2 }), pickPerson()],
+    plugins: [
+      username({ minUsernameLength: 2 }),
+      twoFactor({ issuer: 'Zealous Heap' }),
+      pickPerson(),
+      renewPassword(),
+    ],
   });
 export type Auth = ReturnType<typeof createAuth>;
 

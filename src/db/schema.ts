@@ -82,6 +82,7 @@ type UserTable = {
   email: string;
   username: string | null;
   emailVerified: boolean;
+  twoFactorEnabled: Generated<boolean | null>;
   createdAt: ColumnType<Date, Date | undefined, never>;
   updatedAt: ColumnType<Date, Date | undefined, Date>;
 };
@@ -94,10 +95,12 @@ type MemberTable = {
   /** The supplier or receiver whose share a partner sees. */ partner: string | null;
   since: Stamp;
   ended: Date | null;
+  /** What a name asks for on a shared phone, as its hash; null: nothing. */
+  pin_hash: Generated<string | null>;
 };
 
 /** Whom an invitation lets in. */
-export type LetsIn = 'first' | 'person' | 'device';
+export type LetsIn = 'first' | 'person' | 'device' | 'password';
 type InvitationTable = {
   id: string;
   token_hash: string;
@@ -106,6 +109,7 @@ type InvitationTable = {
   role: MemberRole | null;
   name: string | null;
   partner: string | null;
+  /** Whose password it gives anew. */ person: Generated<string | null>;
   made_by: string | null;
   made_at: Stamp;
   expires_at: Stamp;
@@ -128,6 +132,9 @@ type DeviceTable = {
   revoked_by: string | null;
 };
 
+/** Who has said their PIN on a shared phone: from then on it logs in their name. */
+type DeviceHandTable = { site: string; device: string; person: string; since: Stamp };
+
 type AuditEventTable = {
   id: string;
   site: string | null;
@@ -143,6 +150,7 @@ export type Database = {
   member: MemberTable;
   invitation: InvitationTable;
   device: DeviceTable;
+  device_hand: DeviceHandTable;
   audit_event: AuditEventTable;
   site: SiteTable;
   log_entry: LogEntryTable;

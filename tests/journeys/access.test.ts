@@ -2,12 +2,13 @@ import { sql } from 'kysely';
 import { ACCESS_ROLES, may, type AccessRole } from '@/core/access/roles';
 import { MEMBER_ROLES, type MemberRole } from '@/core/log/entered-by';
 import { logRepo } from '@/db/repositories/log';
-import { invitationRepo } from '@/db/repositories/invitations';
+import { invitationRepo, type NewInvitation } from '@/db/repositories/invitations';
 import { memberRepo } from '@/db/repositories/members';
 import { ROUTES } from '@/entry/server/routes';
 import { siteRepo, type Site } from '@/db/repositories/site';
 import { sha256 } from '@/platform/hash';
 import { newId } from '@/platform/ids';
+import { makeInvitation, sendEntry } from '../support/people';
 import { fillSite } from '../support/large-site';
 import {
   axe,
@@ -28,20 +29,8 @@ let siteId = '';
 let batch = '';
 const cookies: Partial<Record<AccessRole, string>> = {};
 
-const invite = async (
-  role: MemberRole | null,
-  name: string,
-  more: object = {},
-): Promise<string> => {
-  const token = newId();
-  await invitationRepo(app.database.app).invite({
-    ...{ tokenHash: sha256(token), site: siteId, letsIn: role === null ? 'device' : 'person' },
-    ...{ role, name, partner: null, madeBy: null, madeAt: Date.now() },
-    expiresAt: Date.now() + 3_600_000,
-    ...more,
-  });
-  return token;
-};
+const invite = (role: MemberRole | null, name: string, more: Partial<NewInvitation> = {}) =>
+  makeInvitation(app, siteId, role, name, more);
 
 beforeAll(async () => {
   const started = await startSite();
@@ -114,22 +103,10 @@ test('an action of a page is not to be had by way of a page that anybody may ope
   expect(await answer.text()).not.toMatch(/Batch 1|Curlew/);
 });
 
-type Answer = {
-  readonly ok: boolean;
-  readonly again?: boolean;
-  readonly problems?: { path: string; message: string }[];
-};
 const entryOf = (kind: string, by: string, data: object, id = newId()) => ({
   ...{ id, batch, kind, at: null, by, data },
 });
-async function send(cookie: string, form: object): Promise<Answer> {
-  const answer = await fetch(`${app.base}/api/log`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json', cookie },
-    body: JSON.stringify({ sentAt: Date.now(), entries: [form] }),
-  });
-  return ((await answer.json()) as { answers: Answer[] }).answers[0] ?? { ok: false };
-}
+const send = (cookie: string, form: object) => sendEntry(app, cookie, form);
 const heldOf = async (id: string) => (await logRepo(app.database.app).ofIds([id as never]))[0];
 
 test('an entry says whose sign-in brought it; what a device claims of that is not believed', async () => {
@@ -491,7 +468,7 @@ test('what a trainee logged is told in the log, and counts once somebody else ha
 }, 60_000);
 
 test('of the links that were printed for the first manager one lets in, and with it the others end', async () => {
-  const first = { site: null, letsIn: 'first', role: 'manager' };
+  const first = { site: null, letsIn: 'first', role: 'manager' } as const;
   const [one, two] = [await invite('manager', '', first), await invite('manager', '', first)];
   await joinBy(app.base, one, 'Bess');
   const { page, close } = await app.page(undefined, '');

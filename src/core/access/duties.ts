@@ -54,6 +54,7 @@ export const DUTIES: Readonly<Record<EntryKind, Duty>> = {
   'walk-order': 'record',
   'round-settings': 'manage',
   'site-terms': 'manage',
+  'trainee-policy': 'manage',
   rule: 'manage',
   template: 'manage',
   work: 'manage',

@@ -14,14 +14,20 @@ const EnteredBySchema = z.object({
   /** What the person was called then. */
   name: z.string(),
   role: z.enum(MEMBER_ROLES),
+  /** By the policy of the site as it was then, what this trainee logged counts before anybody else has checked it. */
+  countsAtOnce: z.literal(true).optional(),
   /** The shared phone that it was logged on; absent: the person had signed in. */
   device: z.object({ id: z.string(), name: z.string() }).optional(),
 });
 export type EnteredBy = z.output<typeof EnteredBySchema>;
 
-/** Whether a trainee's sign-in brought an entry: somebody else is to check it before it counts. */
+/** Whether a trainee's sign-in brought an entry. */
 export const isByTrainee = (data: object): boolean =>
   (data as { enteredBy?: { role?: unknown } }).enteredBy?.role === 'trainee';
+
+/** Whether somebody else is to check an entry before it counts. */
+export const isToBeChecked = (data: object): boolean =>
+  isByTrainee(data) && enteredByOf(data)?.countsAtOnce !== true;
 
 /** Whose sign-in brought an entry; null: it was written before people signed in. */
 export const enteredByOf = (data: object): EnteredBy | null =>

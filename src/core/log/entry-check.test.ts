@@ -5,7 +5,7 @@ import { evidenceOf } from '../formats/batch-file';
 import { assessBatch } from '../snapshot/assess-batch';
 import { foldBatch, foldSite, growByRounds } from './fold';
 import type { Entry } from './entry';
-import type { MemberRole } from './entered-by';
+import { enteredByOf, type MemberRole } from './entered-by';
 
 const H = 3_600_000;
 const NOW = Date.UTC(2026, 9, 25, 12);
@@ -16,6 +16,11 @@ function asRole(entries: Entry[], role: MemberRole): void {
   const last = entries.pop()!;
   const enteredBy = { person: role, name: role, role };
   entries.push({ ...last, data: { ...last.data, enteredBy } } as Entry);
+}
+
+function withCountsAtOnce(e: Entry): Entry {
+  const enteredBy = { ...enteredByOf(e.data), countsAtOnce: true };
+  return { ...e, data: { ...e.data, enteredBy } } as Entry;
 }
 
 /** A batch that is read hot each half day by somebody of a role, and turned five times. */
@@ -47,6 +52,15 @@ describe('what a trainee logged', () => {
       if (e.kind === 'round' || e.kind === 'turn')
         log.put('entry-check', { target: e.id }, { at: NOW - H });
     expect(verdictOf(log.entries)).toEqual(verdictOf(heapOf('crew').entries));
+  });
+  test('counts at once where the site had laid that down when it was logged, and what came before waits', () => {
+    const log = heapOf('trainee');
+    const early = log.entries.find((e) => e.kind === 'round')!;
+    const entries = log.entries.map((e) =>
+      e === early || (e.kind !== 'round' && e.kind !== 'turn') ? e : withCountsAtOnce(e),
+    );
+    expect([...foldBatch(entries).toCheck]).toEqual([early.id]);
+    expect(verdictOf(entries).status).toBe('proven');
   });
   test('may hurt: a cold round breaks the run as anybody’s does', () => {
     const log = heapOf('crew');

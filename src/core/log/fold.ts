@@ -4,7 +4,7 @@ import { isFileEvent, type DataOf, type Entry, type FileEventKind } from './entr
 import type { FileReading, FireCard, Instrument, MethodTemplate, Position, Work } from './shapes';
 import type { Point } from '../evidence/types';
 import { lastOf } from '../quantity/present';
-import { isByTrainee } from './entered-by';
+import { isByTrainee, isToBeChecked } from './entered-by';
 import { batchIdOf, type BatchId, type EntryId } from './ids';
 
 /** A reading with the entry that brought it, and the moment that it names. */
@@ -140,6 +140,8 @@ export type SiteState = {
   /** The order of the walk as set by hand; null: hygienic. */
   readonly walkOrder: readonly BatchId[] | null;
   readonly settings: RoundSettings;
+  /** Whether what trainees log counts before somebody else has checked it. */
+  readonly traineesCountAtOnce: boolean;
   /** Method templates that the site made or changed, by id. */
   readonly templates: ReadonlyMap<string, MethodTemplate>;
   /** Crew, machine, hours, hose, chores; null: never said. */
@@ -208,7 +210,7 @@ function toCheckOf(live: readonly Entry[]): ReadonlySet<EntryId> {
   const checked = new Set(
     live.flatMap((e) => (e.kind === 'entry-check' && !isByTrainee(e.data) ? [e.data.target] : [])),
   );
-  return new Set(live.flatMap((e) => (isByTrainee(e.data) && !checked.has(e.id) ? [e.id] : [])));
+  return new Set(live.flatMap((e) => (isToBeChecked(e.data) && !checked.has(e.id) ? [e.id] : [])));
 }
 
 /** Those it was opened with, then each change: in force from when the log took it, so that none is dated back. */
@@ -263,8 +265,8 @@ function readingsOfRound({ id, data, recordedAt }: RoundEntry, toCheck: boolean)
 export function growByRounds(state: BatchState, entries: readonly Entry[]): BatchState | null {
   const rounds = entries.filter((e): e is RoundEntry => e.kind === 'round' && e.batch === state.id);
   if (rounds.length < entries.length || state.entries[0]?.batch !== state.id) return null;
-  const toCheck = rounds.filter((e) => isByTrainee(e.data)).map((e) => e.id);
-  const readings = rounds.flatMap((e) => readingsOfRound(e, isByTrainee(e.data)));
+  const toCheck = rounds.filter((e) => isToBeChecked(e.data)).map((e) => e.id);
+  const readings = rounds.flatMap((e) => readingsOfRound(e, isToBeChecked(e.data)));
   const ids = readings.map((r) => r.id);
   const known = readingIdsOf(state);
   if (new Set(ids).size < ids.length || ids.some((id) => known.has(id))) return null;
@@ -346,6 +348,7 @@ export function foldSite(entries: readonly Entry[]): SiteState {
   const instruments = new Map<string, Instrument | null>();
   let walkOrder: readonly BatchId[] | null = null;
   let settings = USUAL_SETTINGS;
+  let traineesCountAtOnce = false;
   const templates = new Map<string, MethodTemplate>();
   let work: Work | null = null;
   let fireCard: FireCard | null = null;
@@ -371,6 +374,7 @@ export function foldSite(entries: readonly Entry[]): SiteState {
     if (e.kind === 'instrument') instruments.set(e.data.instrument.name, e.data.instrument);
     if (e.kind === 'walk-order') walkOrder = e.data.batches.length > 0 ? e.data.batches : null;
     if (e.kind === 'round-settings') settings = e.data;
+    if (e.kind === 'trainee-policy') traineesCountAtOnce = e.data.countAtOnce;
     if (e.kind === 'template') templates.set(e.data.template.id, e.data.template);
     if (e.kind === 'work') work = e.data.work;
     if (e.kind === 'fire-card') fireCard = e.data.card;
@@ -398,6 +402,7 @@ export function foldSite(entries: readonly Entry[]): SiteState {
     instruments,
     walkOrder,
     settings,
+    traineesCountAtOnce,
     templates,
     work,
     fireCard,

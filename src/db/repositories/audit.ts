@@ -10,6 +10,8 @@ export type AuditEvent = {
     | 'invited'
     | 'joined'
     | 'invitation-withdrawn'
+    | 'password-renewed'
+    | 'second-factor'
     | 'role-changed'
     | 'membership-ended'
     | 'device-enrolled'

@@ -11,9 +11,11 @@ export type Invitation = {
   readonly role: MemberRole | null;
   readonly name: string | null;
   readonly partner: string | null;
+  /** Whose password it gives anew; null: it does not. */ readonly person: string | null;
   readonly expiresAt: number;
 };
-export type NewInvitation = Omit<Invitation, 'id'> & {
+export type NewInvitation = Omit<Invitation, 'id' | 'person'> & {
+  readonly person?: string;
   readonly tokenHash: string;
   readonly madeBy: string | null;
   readonly madeAt: number;
@@ -23,15 +25,21 @@ export type InvitationState = 'open' | 'used' | 'late' | 'withdrawn';
 
 const rowOf = (id: string, i: NewInvitation): Insertable<Database['invitation']> => ({
   ...{ id, token_hash: i.tokenHash, site: i.site, lets_in: i.letsIn, role: i.role },
-  ...{ name: i.name, partner: i.partner, made_by: i.madeBy, made_at: new Date(i.madeAt) },
+  ...{
+    name: i.name,
+    partner: i.partner,
+    person: i.person ?? null,
+    made_by: i.madeBy,
+    made_at: new Date(i.madeAt),
+  },
   expires_at: new Date(i.expiresAt),
   used_at: null,
   withdrawn_at: null,
 });
 
 type Row = Selectable<Database['invitation']>;
-const invitationOfRow = ({ id, site, role, name, partner, ...r }: Row): Invitation => ({
-  ...{ id, site, role, name, partner, letsIn: r.lets_in },
+const invitationOfRow = ({ id, site, role, name, partner, person, ...r }: Row): Invitation => ({
+  ...{ id, site, role, name, partner, person, letsIn: r.lets_in },
   expiresAt: r.expires_at.getTime(),
 });
 

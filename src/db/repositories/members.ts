@@ -11,12 +11,24 @@ export type Member = {
   readonly role: MemberRole;
   readonly partner: string | null;
   readonly since: number;
+  /** Whether signing in asks them for a one-time code. */ readonly hasCodes: boolean;
+  /** Whether their name asks for a PIN on a shared phone. */ readonly hasPin: boolean;
 };
 export type Membership = {
   readonly site: string;
   readonly role: MemberRole;
   readonly partner: string | null;
 };
+
+/** Ends a person's place on a site; what they logged stays theirs. */
+async function endMembership(db: Db, site: string, person: string, at: number): Promise<void> {
+  await db
+    .updateTable('member')
+    .set({ ended: new Date(at) })
+    .where('site', '=', site)
+    .where('person', '=', person)
+    .execute();
+}
 
 /** A made-up person of the demo, who signs in by being picked. */
 async function createDemoPerson(db: Db, id: string, name: string): Promise<void> {
@@ -35,11 +47,16 @@ export const memberRepo = (db: Db) => ({
       .selectFrom('member')
       .innerJoin('user', 'user.id', 'member.person')
       .select(['person', 'name', 'username', 'role', 'partner', 'since'])
+      .select('twoFactorEnabled')
+      .select((e) => e('pin_hash', 'is not', null).as('hasPin'))
       .where('site', '=', site)
       .where('ended', 'is', null)
       .orderBy('name')
       .execute();
-    return rows.map((r) => ({ ...r, since: r.since.getTime() }));
+    return rows.map(({ twoFactorEnabled, hasPin, ...r }) => ({
+      ...{ ...r, since: r.since.getTime() },
+      ...{ hasCodes: twoFactorEnabled === true, hasPin: Boolean(hasPin) },
+    }));
   },
   /** Where a person has a place, the first one first. */
   async memberships(person: string): Promise<readonly Membership[]> {
@@ -72,15 +89,7 @@ export const memberRepo = (db: Db) => ({
       .onConflict((c) => c.columns(['site', 'person']).doUpdateSet({ role, partner, ended: null }))
       .execute();
   },
-  /** Ends a person's place on a site; what they logged stays theirs. */
-  async endMembership(site: string, person: string, at: number): Promise<void> {
-    await db
-      .updateTable('member')
-      .set({ ended: new Date(at) })
-      .where('site', '=', site)
-      .where('person', '=', person)
-      .execute();
-  },
+  endMembership: (site: string, person: string, at: number) => endMembership(db, site, person, at),
   /** Whether anybody manages any site of this installation. */
   async hasManager(): Promise<boolean> {
     const row = await db

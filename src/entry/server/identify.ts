@@ -15,6 +15,8 @@ import type { Db } from '@/db/client';
 import { currentAccess } from '@/db/context';
 import { auditRepo } from '@/db/repositories/audit';
 import { logRepo } from '@/db/repositories/log';
+import { pinRepo } from '@/db/repositories/pins';
+import { snapshotRepo } from '@/db/repositories/snapshots';
 import { memberRepo, type Member } from '@/db/repositories/members';
 import { now } from '@/platform/clock';
 import type { Site } from '@/db/repositories/site';
@@ -49,19 +51,19 @@ export async function identify(db: Db, site: Site, entry: NewEntry): Promise<Ide
   return refused('role', say('people.notLoggedByRole', { role: roleName(role) }));
 }
 
-function whoBrings(
+async function whoBrings(
   db: Db,
   site: Site,
   { person, device }: Access,
   { by, kind }: NewEntry,
-): Identified | Promise<Identified> {
+): Promise<Identified> {
   // What a phone says by itself is nobody's work: whoever holds it brings it.
   const isWork = kind !== 'witness';
   if (person?.role) {
     const { id, name, role } = person;
     return isWork && logsInOwnName(role) && nameKey(by) !== nameKey(name)
       ? refused('by', say('people.onlyOwnName', { by, name }), true)
-      : { ok: true, enteredBy: { person: id, name, role } };
+      : { ok: true, enteredBy: await enteredAs(db, site, { person: id, name, role }) };
   }
   return device
     ? namedOnDevice(db, site, device, by, isWork)
@@ -81,7 +83,17 @@ async function namedOnDevice(
   const member = named ?? (isWork ? undefined : members[0]);
   if (!member) return refused('by', say('people.noSuchMember', { by, names: namesOf(members) }));
   const { person, name } = member;
-  return { ok: true, enteredBy: { person, name, role: roleOnSharedDevice(member.role), device } };
+  if (isWork && member.hasPin && !(await pinRepo(db).isHand(device.id, person)))
+    return refused('by', say('people.pinFirst', { name }), true);
+  const role = roleOnSharedDevice(member.role);
+  return { ok: true, enteredBy: await enteredAs(db, site, { person, name, role, device }) };
+}
+
+/** Who brings an entry, with what the site has laid down about trainees by now. */
+async function enteredAs(db: Db, site: Site, by: EnteredBy): Promise<EnteredBy> {
+  if (by.role !== 'trainee') return by;
+  const { traineesCountAtOnce } = await snapshotRepo(db).siteState(site);
+  return traineesCountAtOnce ? { ...by, countsAtOnce: true } : by;
 }
 
 const namesOf = (members: readonly Member[]): string => listText(members.map((m) => m.name));

@@ -22,6 +22,13 @@ export const JoinInput = z.object({
 });
 export type JoinInput = z.output<typeof JoinInput>;
 
+/** 4 to 8 digits; nothing typed takes the PIN away. */
+const Pin = z
+  .string()
+  .trim()
+  .regex(/^(\d{4,8})?$/)
+  .transform((pin) => (pin === '' ? null : pin));
+
 /** What a manager does on the page of people. */
 export const PeopleAct = z.discriminatedUnion('act', [
   z.object({
@@ -39,6 +46,38 @@ export const PeopleAct = z.discriminatedUnion('act', [
     partner: Partner,
   }),
   z.object({ act: z.literal('end'), person: z.string().max(80) }),
+  z.object({ act: z.literal('trainees'), count: z.enum(['checked', 'at-once']) }),
+  z.object({ act: z.literal('renew'), person: z.string().max(80) }),
+  z.object({ act: z.literal('pin'), person: z.string().max(80), pin: Pin }),
   z.object({ act: z.literal('revoke'), device: z.uuid() }),
 ]);
 export type PeopleAct = z.output<typeof PeopleAct>;
+
+const Password = z.string().max(128);
+/** A code of the app, or one of those that were written down. */
+const Code = z.string().trim().max(20);
+
+/** What somebody does about their own account. */
+export const AccountAct = z.discriminatedUnion('act', [
+  z.object({ act: z.literal('password'), current: Password, password: Password }),
+  z.object({ act: z.literal('code-begin'), current: Password }),
+  z.object({ act: z.literal('code-confirm'), code: Code }),
+  z.object({ act: z.literal('code-end'), current: Password }),
+  z.object({ act: z.literal('pin'), pin: Pin }),
+  z.object({ act: z.literal('sign-out-others') }),
+]);
+/** What an app for one-time codes is told, with the codes to write down, as a cookie bears them to the page that shows them. */
+export const NewCodes = z.object({ totpURI: z.url(), backupCodes: z.array(z.string()) });
+/** What was changed about an account, as the address of its page says it. */
+export const ACCOUNT_NOTES = [
+  'password',
+  'codes-on',
+  'codes-off',
+  'pin-on',
+  'pin-off',
+  'others',
+] as const;
+export type AccountNote = (typeof ACCOUNT_NOTES)[number];
+/** Why it was not. */
+export const ACCOUNT_PROBLEMS = ['short', 'easy', 'wrong', 'code', 'pin'] as const;
+export type AccountProblem = (typeof ACCOUNT_PROBLEMS)[number];

@@ -476,4 +476,6 @@ export const enLog = {
   toCheck: 'To be checked. Until then it cannot help the record.',
   checkIt: 'I have checked it: it is right',
   byEnteredBy: '{by}, logged by {name}',
+  traineesCount: 'Entries of trainees count at once',
+  traineesAreChecked: 'Entries of trainees count once checked',
 } as const;

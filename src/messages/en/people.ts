@@ -8,8 +8,6 @@ export const enPeople = {
   signOutHow: 'What waits on this device stays here, and is sent after the next sign-in.',
   username: 'User name',
   password: 'Password',
-  forgotPassword:
-    'Forgot it? A manager of your site makes you a new link; choose another user name with it.',
   wrongPassword: 'The user name or the password is wrong. Check both and try again.',
   signedOut: 'You are signed out. What waits on this device stays here.',
   phoneDisconnected:
@@ -23,7 +21,8 @@ export const enPeople = {
   crewTells:
     'Temperatures, turning, water, building, deliveries. Corrects own entries on the same day.',
   trainee: 'trainee',
-  traineeTells: 'As crew. Somebody else checks the entries before they count.',
+  traineeTells:
+    'As crew, while learning. Somebody else checks the entries before they count, unless a manager lets them count at once.',
   partner: 'partner',
   partnerTells: 'Sees own deliveries and own share, and nothing else.',
   people: 'People',
@@ -100,10 +99,10 @@ export const enPeople = {
   youAre: 'Your role at {site}: {role}.',
   changePassword: 'Change password',
   changePasswordHow: 'Other devices where you are signed in are signed out.',
-  passwordNow: 'Password now',
+  passwordNow: 'Current password',
   newPassword: 'New password',
   passwordChanged: 'Your password is changed.',
-  passwordNowWrong: 'The password now is wrong. Try again.',
+  passwordNowWrong: 'The current password is wrong. Try again.',
   noPartnerName: 'The manager has not said yet whose deliveries you see. Ask them.',
   signedInAs: 'Signed in as {name}, {role}',
   onSharedPhone: 'Shared phone {name}, in the hand of {by}',
@@ -129,4 +128,64 @@ export const enPeople = {
   noPlaceHere: 'You have no place at a site here now. Ask the manager of a site for a link.',
   openPrintedLink:
     'Nobody has an account here yet. Open the link that was printed where the server was started; ./zealous link prints another one.',
+  forgotPassword: 'Forgot it? A manager of your site makes you a link for a new one.',
+  codeTitle: 'One-time code',
+  codeAsk:
+    'Type the 6 digits that your app shows now. Without the app, use one of the codes you wrote down.',
+  code: 'Code',
+  codeWrong: 'This code is wrong, late or used already. Wait for the next one and type that.',
+  codeStartOver: 'Start over',
+  codesOff:
+    'Off. With it, signing in also asks for a code from an app on your phone, so that a password alone lets nobody in.',
+  codesOn: 'On. Signing in asks for a code from your app.',
+  codesBegin: 'Set it up',
+  codesEnd: 'Switch it off',
+  codesScan: 'Scan this with an app for one-time codes, or type the key into it.',
+  codesKey: 'Key',
+  codesWriteDown:
+    'Write these down and keep them apart from the phone. Each works once, where the app is lost. They are shown now and not again.',
+  codesConfirm: 'Then type the code that the app shows',
+  codesConfirmButton: 'Switch it on',
+  codesPicture: 'QR code for the app',
+  doneCodesOn: 'From now on signing in asks for a code.',
+  doneCodesOff: 'Signing in asks for no code any more.',
+  pin: 'PIN on shared phones',
+  pinNone:
+    'Your name asks for no PIN on a shared phone. Anybody who holds the phone can choose it.',
+  pinSet: 'Your name asks for your PIN on a shared phone.',
+  pinForm: '4 to 8 digits. Leave it empty for none.',
+  pinSave: 'Save PIN',
+  pinWrongForm: 'A PIN has 4 to 8 digits.',
+  donePinOn: 'Your PIN is saved.',
+  donePinOff: 'Your name asks for no PIN any more.',
+  pinAsk: '{name}, type your PIN',
+  pinWrong: 'This is not the PIN of {name}. After ten tries it waits a quarter of an hour.',
+  pinGo: 'Go on',
+  pinFirst:
+    'The name {name} asks for a PIN. It stays on this phone until {name} has typed it once: open the page that asks who has the phone.',
+  signedInOn:
+    '{n, plural, one {You are signed in on this device alone.} other {You are signed in on # devices.}}',
+  signOutOthers: 'Sign out on the others',
+  doneOthers: 'You are signed out everywhere but here.',
+  renewLink: 'Link for a new password',
+  renewLinkHow:
+    'For somebody who forgot the password or lost the phone with the codes. It signs them out everywhere.',
+  linkForPassword: 'Link for a new password for {name}, until {until}',
+  renewTitle: 'New password for {name}',
+  renewHow:
+    'It signs you out everywhere else, and one-time codes are off until you set them up again.',
+  renewSave: 'Save and sign in',
+  renewElsewhere:
+    'They have a place at a site that you do not manage. Whoever runs this server can make the link there.',
+  eventRenewed: '{who} has a new password',
+  eventCodes: '{who} changed a one-time code or a PIN',
+  hasCodes: 'Signs in with a one-time code.',
+  hasPin: 'Has a PIN on shared phones.',
+  trainees: 'Entries of trainees',
+  traineesHow:
+    'Until somebody else has checked them, they cannot help to prove a kill; what speaks against it counts at once. This holds for what is logged from now on.',
+  traineesChecked: 'Somebody else checks them before they count',
+  traineesAtOnce: 'They count at once',
+  traineesSave: 'Save this',
+  pinField: 'PIN',
 } as const;

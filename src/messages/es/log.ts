@@ -478,4 +478,6 @@ export const esLog = {
   toCheck: 'Por revisar. Hasta entonces no ayuda al historial.',
   checkIt: 'Lo revisé: está bien',
   byEnteredBy: '{by}, lo anotó {name}',
+  traineesCount: 'Las anotaciones de aprendices cuentan enseguida',
+  traineesAreChecked: 'Las anotaciones de aprendices cuentan una vez revisadas',
 };

@@ -9,8 +9,6 @@ export const esPeople = {
     'Lo que espera en este dispositivo se queda aquí y se envía después de iniciar sesión otra vez.',
   username: 'Nombre de usuario',
   password: 'Contraseña',
-  forgotPassword:
-    '¿La olvidaste? Quien dirige tu sitio te hace un enlace nuevo; elige con él otro nombre de usuario.',
   wrongPassword:
     'El nombre de usuario o la contraseña no son correctos. Revisa los dos e inténtalo otra vez.',
   signedOut: 'Cerraste la sesión. Lo que espera en este dispositivo se queda aquí.',
@@ -26,7 +24,8 @@ export const esPeople = {
   crewTells:
     'Temperaturas, volteos, agua, armado, entregas. Corrige sus propias anotaciones el mismo día.',
   trainee: 'aprendiz',
-  traineeTells: 'Como el equipo. Otra persona revisa las anotaciones antes de que cuenten.',
+  traineeTells:
+    'Como el equipo, mientras aprende. Otra persona revisa las anotaciones antes de que cuenten, salvo que la dirección deje que cuenten enseguida.',
   partner: 'socio',
   partnerTells: 'Ve sus propias entregas y su propia parte, y nada más.',
   people: 'Personas',
@@ -134,4 +133,65 @@ export const esPeople = {
     'Ahora no tienes lugar en ningún sitio de aquí. Pide un enlace a quien dirige un sitio.',
   openPrintedLink:
     'Aquí nadie tiene cuenta todavía. Abre el enlace que se mostró donde se inició el servidor; ./zealous link muestra otro.',
+  forgotPassword: '¿La olvidaste? Quien dirige tu sitio te hace un enlace para una nueva.',
+  codeTitle: 'Código de un solo uso',
+  codeAsk:
+    'Escribe los 6 dígitos que tu aplicación muestra ahora. Sin la aplicación, usa uno de los códigos que anotaste.',
+  code: 'Código',
+  codeWrong: 'Este código es incorrecto, llegó tarde o ya se usó. Espera al siguiente y escríbelo.',
+  codeStartOver: 'Empezar de nuevo',
+  codesOff:
+    'Apagado. Con él, al entrar se pide también un código de una aplicación de tu teléfono: la contraseña sola no deja entrar a nadie.',
+  codesOn: 'Encendido. Al entrar se pide un código de tu aplicación.',
+  codesBegin: 'Configurarlo',
+  codesEnd: 'Apagarlo',
+  codesScan:
+    'Escanea esto con una aplicación de códigos de un solo uso, o escribe en ella la clave.',
+  codesKey: 'Clave',
+  codesWriteDown:
+    'Anota estos códigos y guárdalos lejos del teléfono. Cada uno sirve una vez, si se pierde la aplicación. Se muestran ahora y no otra vez.',
+  codesConfirm: 'Después escribe el código que muestra la aplicación',
+  codesConfirmButton: 'Encenderlo',
+  codesPicture: 'Código QR para la aplicación',
+  doneCodesOn: 'Desde ahora al entrar se pide un código.',
+  doneCodesOff: 'Al entrar ya no se pide código.',
+  pin: 'PIN en teléfonos compartidos',
+  pinNone:
+    'Tu nombre no pide PIN en un teléfono compartido. Quien tenga el teléfono puede elegirlo.',
+  pinSet: 'Tu nombre pide tu PIN en un teléfono compartido.',
+  pinForm: 'De 4 a 8 dígitos. Déjalo vacío para no tener ninguno.',
+  pinSave: 'Guardar PIN',
+  pinWrongForm: 'Un PIN tiene de 4 a 8 dígitos.',
+  donePinOn: 'Tu PIN está guardado.',
+  donePinOff: 'Tu nombre ya no pide PIN.',
+  pinAsk: '{name}, escribe tu PIN',
+  pinWrong: 'Este no es el PIN de {name}. Tras diez intentos espera un cuarto de hora.',
+  pinGo: 'Seguir',
+  pinFirst:
+    'El nombre {name} pide un PIN. Se queda en este teléfono hasta que {name} lo haya escrito una vez: abre la página que pregunta quién tiene el teléfono.',
+  signedInOn:
+    '{n, plural, one {Has entrado solo en este dispositivo.} other {Has entrado en # dispositivos.}}',
+  signOutOthers: 'Salir en los demás',
+  doneOthers: 'Has salido en todas partes menos aquí.',
+  renewLink: 'Enlace para una contraseña nueva',
+  renewLinkHow:
+    'Para quien olvidó la contraseña o perdió el teléfono con los códigos. Sale en todas partes.',
+  linkForPassword: 'Enlace para una contraseña nueva de {name}, hasta {until}',
+  renewTitle: 'Contraseña nueva de {name}',
+  renewHow:
+    'Sales en todas las demás partes, y los códigos de un solo uso quedan apagados hasta que los configures otra vez.',
+  renewSave: 'Guardar y entrar',
+  renewElsewhere:
+    'Tiene un puesto en un sitio que no diriges. Quien lleva este servidor puede hacer allí el enlace.',
+  eventRenewed: '{who} tiene una contraseña nueva',
+  eventCodes: '{who} cambió un código de un solo uso o un PIN',
+  hasCodes: 'Entra con un código de un solo uso.',
+  hasPin: 'Tiene un PIN en teléfonos compartidos.',
+  trainees: 'Anotaciones de aprendices',
+  traineesHow:
+    'Hasta que otra persona las revise no ayudan a probar la muerte de patógenos; lo que habla en contra cuenta enseguida. Vale para lo que se registre desde ahora.',
+  traineesChecked: 'Otra persona las revisa antes de que cuenten',
+  traineesAtOnce: 'Cuentan enseguida',
+  traineesSave: 'Guardar esto',
+  pinField: 'PIN',
 };

@@ -1,4 +1,4 @@
 import { atDoor } from '@/entry/server/at-door';
-import { changePassword } from '@/features/people/server/account';
+import { changeAccount } from '@/features/people/server/account';
 
-export const POST = atDoor('account', changePassword);
+export const POST = atDoor('account', changeAccount);

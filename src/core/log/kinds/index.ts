@@ -39,6 +39,7 @@ import { recipeKind } from './recipe';
 import { releaseKind } from './release';
 import { roundKind } from './round';
 import { roundSettingsKind } from './round-settings';
+import { traineePolicyKind } from './trainee-policy';
 import { ruleKind } from './rule';
 import { screenKind } from './screen';
 import { siteMapKind } from './site-map';
@@ -118,6 +119,7 @@ export const ENTRY_KIND_REGISTRY = {
   'walk-order': walkOrderKind,
   'round-settings': roundSettingsKind,
   'site-terms': siteTermsKind,
+  'trainee-policy': traineePolicyKind,
   rule: ruleKind,
   template: templateKind,
   work: workKind,

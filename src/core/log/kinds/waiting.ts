@@ -3,7 +3,10 @@ import type { EntryKind } from '../entry';
 import type { LotEntryKind } from './waiting-lots';
 
 /** Kinds that a form of their own writes; a witness is written by the device itself; an inspector's link and a check of an entry are named where they are made. */
-type FormKind = Exclude<EntryKind, LotEntryKind | 'witness' | 'inspection' | 'entry-check'>;
+type FormKind = Exclude<
+  EntryKind,
+  LotEntryKind | 'witness' | 'inspection' | 'entry-check' | 'trainee-policy'
+>;
 
 /**
  * The name of each kind in the list of what waits on a device. It stands apart from the rest of a kind's description, since a

@@ -1,23 +1,112 @@
-import { SHORTEST_PASSWORD, theAuth } from '@/db/auth';
+import { hashSecret, SHORTEST_PASSWORD, theAuth } from '@/db/auth';
 import { currentAccess, theDb } from '@/db/context';
+import { auditRepo, type AuditEvent } from '@/db/repositories/audit';
+import { pinRepo } from '@/db/repositories/pins';
+import { fieldsOf, flashCookie, sendOn } from '@/entry/server/forms';
+import { now } from '@/platform/clock';
 import { currentCookies } from '@/platform/current-request';
+import { AccountAct, type AccountNote, type AccountProblem } from '../input';
 import { isEasyToGuess } from './password';
-import { fieldsOf, sendOn } from '@/entry/server/forms';
+
+/** Bears the secret of one-time codes to the one page that shows it. */
+export const CODE_COOKIE = 'zh_new_code';
+
+const bearer = (): Headers => new Headers({ cookie: currentCookies() });
+const done = (note: AccountNote, cookies: readonly string[] = []): Response =>
+  sendOn(`/account?done=${note}`, cookies);
+const refused = (problem: AccountProblem): Response => sendOn(`/account?problem=${problem}`);
+
+/** What somebody changes about their own account. */
+export async function changeAccount(request: Request): Promise<Response> {
+  const parsed = AccountAct.safeParse(await fieldsOf(request));
+  const { person } = await currentAccess();
+  if (!person) return sendOn('/sign-in');
+  if (!parsed.success) return refused(parsed.error.issues[0]?.path[0] === 'pin' ? 'pin' : 'short');
+  const act = parsed.data;
+  switch (act.act) {
+    case 'password':
+      return changePassword(act.current, act.password, person.name);
+    case 'code-begin':
+      return beginCodes(act.current);
+    case 'code-confirm':
+      return confirmCodes(act.code);
+    case 'code-end':
+      return endCodes(act.current);
+    case 'pin':
+      return setOwnPin(act.pin);
+    case 'sign-out-others':
+      await theAuth(theDb()).api.revokeOtherSessions({ headers: bearer() });
+      return done('others');
+  }
+}
 
 /** Changes one's own password; every other device where one has signed in is signed out. */
-export async function changePassword(request: Request): Promise<Response> {
-  const { current = '', password = '' } = await fieldsOf(request);
-  const { person } = await currentAccess();
-  if (password.length < SHORTEST_PASSWORD) return sendOn('/account?problem=short');
-  if (isEasyToGuess(password, [person?.name ?? ''])) return sendOn('/account?problem=easy');
+async function changePassword(current: string, password: string, name: string): Promise<Response> {
+  if (password.length < SHORTEST_PASSWORD) return refused('short');
+  if (isEasyToGuess(password, [name])) return refused('easy');
   try {
     const { headers } = await theAuth(theDb()).api.changePassword({
       body: { currentPassword: current, newPassword: password, revokeOtherSessions: true },
-      headers: new Headers({ cookie: currentCookies() }),
+      headers: bearer(),
       returnHeaders: true,
     });
-    return sendOn('/account?changed=1', headers.getSetCookie());
+    return done('password', headers.getSetCookie());
   } catch {
-    return sendOn('/account?problem=wrong');
+    return refused('wrong');
   }
+}
+
+/** Makes the secret of one-time codes; they are asked for once one of them was typed in. */
+async function beginCodes(password: string): Promise<Response> {
+  try {
+    const made = await theAuth(theDb()).api.enableTwoFactor({
+      body: { password },
+      headers: bearer(),
+    });
+    if (made.method !== 'totp') return refused('code');
+    const { totpURI, backupCodes } = made;
+    const bundle = Buffer.from(JSON.stringify({ totpURI, backupCodes })).toString('base64url');
+    return sendOn('/account?set-up=1', [flashCookie(CODE_COOKIE, bundle, '/account')]);
+  } catch {
+    return refused('wrong');
+  }
+}
+
+async function confirmCodes(code: string): Promise<Response> {
+  try {
+    const { headers } = await theAuth(theDb()).api.verifyTOTP({
+      ...{ body: { code }, headers: bearer(), returnHeaders: true },
+    });
+    await auditOwn('second-factor', 'on');
+    const cookies = [...headers.getSetCookie(), flashCookie(CODE_COOKIE, '', '/account')];
+    return done('codes-on', cookies);
+  } catch {
+    return sendOn('/account?set-up=1&problem=code');
+  }
+}
+
+async function endCodes(password: string): Promise<Response> {
+  try {
+    const { headers } = await theAuth(theDb()).api.disableTwoFactor({
+      ...{ body: { password }, headers: bearer(), returnHeaders: true },
+    });
+    await auditOwn('second-factor', 'off');
+    return done('codes-off', headers.getSetCookie());
+  } catch {
+    return refused('wrong');
+  }
+}
+
+async function setOwnPin(pin: string | null): Promise<Response> {
+  const { person, site } = await currentAccess();
+  if (!person || !site) return sendOn('/sign-in');
+  await pinRepo(theDb()).setPin(site.id, person.id, pin === null ? null : await hashSecret(pin));
+  return done(pin === null ? 'pin-off' : 'pin-on');
+}
+
+/** Writes down what somebody changed about how they sign in. */
+async function auditOwn(event: AuditEvent['event'], is: string): Promise<void> {
+  const { person, site } = await currentAccess();
+  const where = { site: site?.id ?? null, who: person?.id ?? null };
+  await auditRepo(theDb()).audit({ event, ...where, about: { is } }, now());
 }

@@ -1,4 +1,4 @@
-import { theAuth } from '@/db/auth';
+import { SHORTEST_PASSWORD, theAuth } from '@/db/auth';
 import { deviceCookieName } from '@/db/access';
 import { currentAccess, theDb } from '@/db/context';
 import { auditRepo } from '@/db/repositories/audit';
@@ -36,6 +36,7 @@ async function joinSite(
   const found = await invitationRepo(theDb()).invitationOf(sha256(token), now());
   if (found?.state !== 'open') return sendOn(back);
   const { invitation } = found;
+  if (invitation.letsIn === 'password') return renew(invitation, fields, back);
   if (invitation.letsIn === 'device') return connectDevice(invitation, back);
   if (person !== null && fields.as === 'me') return letIn(invitation, person, [], back);
   const parsed = JoinInput.safeParse(fields);
@@ -48,6 +49,26 @@ async function joinSite(
   const account = await createAccount(parsed.data);
   if (account === 'taken') return sendBack(back, { ...typed, problem: 'taken' });
   return letIn(invitation, account.person, account.cookies, back);
+}
+
+/** Gives somebody a new password, by a link that a manager made for them. */
+async function renew(
+  { id, person, name, site }: Invitation,
+  { password = '' }: Readonly<Record<string, string>>,
+  back: string,
+): Promise<Response> {
+  if (password.length < SHORTEST_PASSWORD) return sendBack(back, { problem: 'password' });
+  if (isEasyToGuess(password, [name ?? ''])) return sendBack(back, { problem: 'easy' });
+  if (person === null || !(await invitationRepo(theDb()).useInvitation(id, now())))
+    return sendOn(back);
+  const { headers } = await theAuth(theDb()).api.renewPassword({
+    ...{ body: { person, password }, returnHeaders: true },
+  });
+  await auditRepo(theDb()).audit(
+    { event: 'password-renewed', site, who: person, about: {} },
+    now(),
+  );
+  return sendOn('/', headers.getSetCookie());
 }
 
 async function createAccount({

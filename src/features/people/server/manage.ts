@@ -1,16 +1,21 @@
 import { currentAccess, requireSite, theDb } from '@/db/context';
 import { auditRepo, type AuditEvent } from '@/db/repositories/audit';
 import { deviceRepo } from '@/db/repositories/devices';
-import { INVITATION_MS, invitationRepo } from '@/db/repositories/invitations';
-import { memberRepo } from '@/db/repositories/members';
+import { hashSecret } from '@/db/auth';
+import { pinRepo } from '@/db/repositories/pins';
+import { INVITATION_MS, invitationRepo, type NewInvitation } from '@/db/repositories/invitations';
+import { memberRepo, type Member } from '@/db/repositories/members';
 import { now } from '@/platform/clock';
 import { PeopleAct } from '../input';
 import { flashCookie, fieldsOf, sendBack, sendOn } from '@/entry/server/forms';
+import { ingestEntry } from '@/entry/server/ingest-entry';
+import { newId } from '@/platform/ids';
 import { createToken } from '@/platform/token';
 
 /** Bears the link that was just made to the one page that shows it. */
 export const MADE_COOKIE = 'zh_made';
 
+type Manager = { readonly id: string; readonly name: string };
 type Done = Pick<AuditEvent, 'event' | 'about'> & { readonly token?: string };
 
 /** What a manager does about people and phones; each act is written down. */
@@ -19,47 +24,119 @@ export async function managePeople(request: Request): Promise<Response> {
   if (!manager) return sendOn('/sign-in');
   const fields = await fieldsOf(request);
   const parsed = PeopleAct.safeParse(fields);
-  if (!parsed.success) return sendBack('/people', { problem: 'name' });
+  if (!parsed.success)
+    return sendBack('/people', {
+      problem: parsed.error.issues[0]?.path[0] === 'pin' ? 'pin' : 'name',
+    });
   const act = parsed.data;
   // Else nobody is left who could let anybody in.
   if ((act.act === 'role' || act.act === 'end') && act.person === manager.id)
     return sendBack('/people', { problem: 'self' });
-  const { event, about, token } = await carryOut(act, site.id, manager.id);
+  if (act.act === 'renew' && !(await mayRenew(act.person, manager.id)))
+    return sendBack('/people', { problem: 'elsewhere' });
+  const { event, about, token } = await carryOut(act, site.id, manager);
   await auditRepo(theDb()).audit({ event, site: site.id, who: manager.id, about }, now());
   return sendOn('/people', token === undefined ? [] : [flashCookie(MADE_COOKIE, token, '/people')]);
 }
 
-async function carryOut(act: PeopleAct, site: string, manager: string): Promise<Done> {
+/** Whoever has somebody's password has all their places: a manager gives a new one where they manage each of these. */
+async function mayRenew(person: string, manager: string): Promise<boolean> {
+  const [theirs, own] = await Promise.all([
+    memberRepo(theDb()).memberships(person),
+    memberRepo(theDb()).memberships(manager),
+  ]);
+  const managed = new Set(own.filter((m) => m.role === 'manager').map((m) => m.site));
+  return theirs.length > 0 && theirs.every((m) => managed.has(m.site));
+}
+
+const memberOf = async (site: string, person: string): Promise<Member | undefined> =>
+  (await memberRepo(theDb()).members(site)).find((m) => m.person === person);
+
+/** Makes a link; the database keeps its hash. */
+async function makeLink(
+  link: Pick<NewInvitation, 'letsIn' | 'site' | 'madeBy'> & Partial<NewInvitation>,
+): Promise<{ readonly token: string; readonly invitation: string }> {
+  const { token, tokenHash } = createToken();
   const at = now();
+  const invitation = await invitationRepo(theDb()).invite({
+    ...{ role: null, name: null, partner: null, ...link, tokenHash },
+    ...{ madeAt: at, expiresAt: at + INVITATION_MS },
+  });
+  return { token, invitation };
+}
+
+/** A link for a person or for a phone. */
+async function invite(
+  act: Extract<PeopleAct, { act: 'invite' | 'connect' }>,
+  site: string,
+  madeBy: string,
+): Promise<Done> {
+  const [role, partner] = act.act === 'invite' ? [act.role, act.partner ?? null] : [null, null];
+  const { token, invitation } = await makeLink({
+    ...{ site, role, partner, name: act.name, madeBy },
+    letsIn: act.act === 'invite' ? 'person' : 'device',
+  });
+  return { event: 'invited', about: { invitation, role: role ?? 'device' }, token };
+}
+
+async function changeRole(
+  { person, role, partner }: Extract<PeopleAct, { act: 'role' }>,
+  site: string,
+): Promise<Done> {
+  const member = await memberOf(site, person);
+  if (member)
+    await memberRepo(theDb()).setMember(
+      { site, person, role, partner: partner ?? member.partner },
+      now(),
+    );
+  return { event: 'role-changed', about: { person, role } };
+}
+
+/** A link for a new password. */
+async function renew(person: string, site: string, madeBy: string): Promise<Done> {
+  const name = (await memberOf(site, person))?.name ?? null;
+  const { token, invitation } = await makeLink({
+    ...{ site, person, name, madeBy, letsIn: 'password' },
+  });
+  return { event: 'invited', about: { invitation, person }, token };
+}
+
+async function setPin(person: string, pin: string | null, site: string): Promise<Done> {
+  await pinRepo(theDb()).setPin(site, person, pin === null ? null : await hashSecret(pin));
+  return { event: 'second-factor', about: { person, is: 'pin' } };
+}
+
+/** Lays down in the log what entries of trainees count for. @throws Error when the log does not take it */
+async function setTraineePolicy(count: 'checked' | 'at-once', by: string): Promise<Done> {
+  const data = { countAtOnce: count === 'at-once' };
+  const taken = await ingestEntry({
+    ...{ id: newId(), batch: null, kind: 'trainee-policy', at: null, by, data },
+  });
+  if (!taken.ok) throw new Error(taken.problems.map((p) => p.message).join(' '));
+  return { event: 'role-changed', about: { trainees: count } };
+}
+
+async function carryOut(act: PeopleAct, site: string, manager: Manager): Promise<Done> {
   switch (act.act) {
     case 'invite':
-    case 'connect': {
-      const { token, tokenHash } = createToken();
-      const [role, partner] = act.act === 'invite' ? [act.role, act.partner ?? null] : [null, null];
-      const invitation = await invitationRepo(theDb()).invite({
-        ...{ tokenHash, site, role, partner, name: act.name },
-        letsIn: act.act === 'invite' ? 'person' : 'device',
-        ...{ madeBy: manager, madeAt: at, expiresAt: at + INVITATION_MS },
-      });
-      return { event: 'invited', about: { invitation, role: role ?? 'device' }, token };
-    }
+    case 'connect':
+      return invite(act, site, manager.id);
     case 'withdraw':
-      await invitationRepo(theDb()).withdrawInvitation(site, act.invitation, at);
+      await invitationRepo(theDb()).withdrawInvitation(site, act.invitation, now());
       return { event: 'invitation-withdrawn', about: { invitation: act.invitation } };
-    case 'role': {
-      const member = (await memberRepo(theDb()).members(site)).find((m) => m.person === act.person);
-      if (member) {
-        const { person } = member;
-        const partner = act.partner ?? member.partner;
-        await memberRepo(theDb()).setMember({ site, person, role: act.role, partner }, at);
-      }
-      return { event: 'role-changed', about: { person: act.person, role: act.role } };
-    }
+    case 'role':
+      return changeRole(act, site);
+    case 'renew':
+      return renew(act.person, site, manager.id);
+    case 'pin':
+      return setPin(act.person, act.pin, site);
+    case 'trainees':
+      return setTraineePolicy(act.count, manager.name);
     case 'end':
-      await memberRepo(theDb()).endMembership(site, act.person, at);
+      await memberRepo(theDb()).endMembership(site, act.person, now());
       return { event: 'membership-ended', about: { person: act.person } };
     case 'revoke':
-      await deviceRepo(theDb()).revokeDevice(site, act.device, manager, at);
+      await deviceRepo(theDb()).revokeDevice(site, act.device, manager.id, now());
       return { event: 'device-revoked', about: { device: act.device } };
   }
 }

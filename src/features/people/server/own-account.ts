@@ -1,26 +1,93 @@
+import qrcode from 'qrcode';
+import { theAuth } from '@/db/auth';
 import { currentAccess, theDb } from '@/db/context';
 import { memberRepo } from '@/db/repositories/members';
 import { say } from '@/messages/say';
+import { currentCookie, currentCookies } from '@/platform/current-request';
+import {
+  ACCOUNT_NOTES,
+  ACCOUNT_PROBLEMS,
+  NewCodes,
+  type AccountNote,
+  type AccountProblem,
+} from '../input';
 import type { AccountView } from '../ui/Account';
+import type { CodesView } from '../ui/OwnCodes';
+import { CODE_COOKIE } from './account';
+
+type Asked = {
+  readonly done?: string | undefined;
+  readonly problem?: string | undefined;
+  readonly 'set-up'?: string | undefined;
+};
 
 /** The account of whoever asks; null: nobody has signed in, or has no place here. */
-export async function ownAccount(asked: {
-  readonly changed?: string;
-  readonly problem?: string;
-}): Promise<AccountView | null> {
+export async function ownAccount(asked: Asked): Promise<AccountView | null> {
   const { person, site } = await currentAccess();
   if (!person || !site || person.role === null) return null;
   const member = (await memberRepo(theDb()).members(site.id)).find((m) => m.person === person.id);
+  const username = member?.username ?? null;
+  const setUp = asked['set-up'] === undefined ? null : await setUpOf(username ?? '');
+  const sessions = await theAuth(theDb()).api.listSessions({
+    headers: new Headers({ cookie: currentCookies() }),
+  });
+  const [note, problem] = [
+    ACCOUNT_NOTES.find((n) => n === asked.done),
+    ACCOUNT_PROBLEMS.find((p) => p === asked.problem),
+  ];
   return {
-    ...{ name: person.name, role: person.role, site: site.name },
-    username: member?.username ?? null,
-    note: asked.changed === undefined ? null : say('people.passwordChanged'),
-    problem: problemOf(asked.problem),
+    ...{ name: person.name, role: person.role, site: site.name, username },
+    codes: { isOn: member?.hasCodes ?? false, setUp },
+    ...{ hasPin: member?.hasPin ?? false, sessions: sessions.length },
+    note: note ? noteText(note) : null,
+    problem: problem ? problemText(problem) : null,
   };
 }
 
-function problemOf(problem: string | undefined): string | null {
-  if (problem === undefined) return null;
-  if (problem === 'easy') return say('people.passwordEasy');
-  return problem === 'short' ? say('people.passwordTooShort') : say('people.passwordNowWrong');
+/** What was just made for an app, from the cookie that bears it to this page; null: it is too late for it. */
+async function setUpOf(username: string): Promise<CodesView['setUp']> {
+  const bundle = Buffer.from(currentCookie(CODE_COOKIE) ?? '', 'base64url').toString();
+  if (bundle === '') return null;
+  const { totpURI, backupCodes } = NewCodes.parse(JSON.parse(bundle));
+  // The library names an account by an e-mail that nobody has; the app shows the user name.
+  const uri = totpURI.replace(/:[^:?]*\?/, `:${encodeURIComponent(username)}?`);
+  const picture = await qrcode.toString(uri, { type: 'svg', margin: 2 });
+  const secret = new URL(uri).searchParams.get('secret') ?? '';
+  return {
+    picture: `data:image/svg+xml;utf8,${encodeURIComponent(picture)}`,
+    key: secret.replace(/(.{4})(?=.)/g, '$1 '),
+    backupCodes,
+  };
+}
+
+function noteText(note: AccountNote): string {
+  switch (note) {
+    case 'password':
+      return say('people.passwordChanged');
+    case 'codes-on':
+      return say('people.doneCodesOn');
+    case 'codes-off':
+      return say('people.doneCodesOff');
+    case 'pin-on':
+      return say('people.donePinOn');
+    case 'pin-off':
+      return say('people.donePinOff');
+    case 'others':
+      return say('people.doneOthers');
+  }
+}
+
+function problemText(problem: AccountProblem): string {
+  switch (problem) {
+    case 'easy':
+      return say('people.passwordEasy');
+    case 'short':
+      return say('people.passwordTooShort');
+    case 'wrong':
+      return say('people.passwordNowWrong');
+    case 'code':
+      return say('people.codeWrong');
+    case 'pin':
+      return say('people.pinWrongForm');
+  }
 }

@@ -1,5 +1,6 @@
 import { currentAccess, theDb } from '@/db/context';
 import { auditRepo, type AuditEvent } from '@/db/repositories/audit';
+import type { Member } from '@/db/repositories/members';
 import { type Invitation } from '@/db/repositories/invitations';
 import { dayText, whenText } from '@/core/quantity/format';
 import { say } from '@/messages/say';
@@ -11,8 +12,10 @@ type Place = { readonly id: string; readonly timeZone: string };
 /** So many of the last events are listed. */
 const EVENTS = 100;
 
-function invitationText({ name, role, expiresAt }: Invitation, timeZone: string): string {
-  const until = dayText(timeZone, expiresAt);
+function invitationText(i: Invitation, timeZone: string): string {
+  const { name, role } = i;
+  const until = dayText(timeZone, i.expiresAt);
+  if (i.letsIn === 'password') return say('people.linkForPassword', { name: name ?? '', until });
   return role === null
     ? say('people.linkForPhone', { name: name ?? '', until })
     : say('people.linkForPerson', { name: name ?? '', role: roleName(role), until });
@@ -40,6 +43,10 @@ function eventText(event: AuditEvent['event'], who: string): string {
       return say('people.eventPhone');
     case 'device-revoked':
       return say('people.eventPhoneEnded', { who });
+    case 'password-renewed':
+      return say('people.eventRenewed', { who });
+    case 'second-factor':
+      return say('people.eventCodes', { who });
     case 'entry-refused':
       return say('people.eventEntry', { who });
     case 'exported':
@@ -47,11 +54,21 @@ function eventText(event: AuditEvent['event'], who: string): string {
   }
 }
 
+const detailOf = (m: Member, timeZone: string): string =>
+  [
+    say('people.memberDetail', {
+      username: m.username ?? '',
+      hasUsername: m.username === null ? 'no' : 'yes',
+      since: dayText(timeZone, m.since),
+    }),
+    ...(m.hasCodes ? [say('people.hasCodes')] : []),
+    ...(m.hasPin ? [say('people.hasPin')] : []),
+  ].join(' ');
+
 /** Everybody and every phone of a site, in words. */
 export async function peopleView(
   { id, timeZone }: Place,
-  now: number,
-  problem: string | undefined,
+  { problem, traineesCountAtOnce }: { problem: string | undefined; traineesCountAtOnce: boolean },
 ): Promise<PeopleView> {
   const [screen, events, { person }] = await Promise.all([
     loadPeople(id),
@@ -62,12 +79,8 @@ export async function peopleView(
   return {
     members: screen.members.map((m) => ({
       ...{ id: m.person, name: m.name, role: m.role, partner: m.partner },
-      ...{ isSelf: m.person === person?.id },
-      detail: say('people.memberDetail', {
-        username: m.username ?? '',
-        hasUsername: m.username === null ? 'no' : 'yes',
-        since: dayText(timeZone, m.since),
-      }),
+      ...{ isSelf: m.person === person?.id, hasUsername: m.username !== null },
+      detail: detailOf(m, timeZone),
     })),
     invitations: screen.invitations.map((i) => ({ id: i.id, text: invitationText(i, timeZone) })),
     devices: screen.devices.map((d) => ({
@@ -86,11 +99,14 @@ export async function peopleView(
       (e) =>
         `${whenText(timeZone, e.at)}: ${eventText(e.event, named.get(e.who ?? '') ?? say('people.somebody'))}`,
     ),
+    traineesCountAtOnce,
     problem: problemText(problem),
   };
 }
 
 function problemText(problem: string | undefined): string | null {
   if (problem === undefined) return null;
+  if (problem === 'elsewhere') return say('people.renewElsewhere');
+  if (problem === 'pin') return say('people.pinWrongForm');
   return problem === 'self' ? say('people.notYourself') : say('people.nameTooShort');
 }

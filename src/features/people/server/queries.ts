@@ -16,6 +16,7 @@ import { now } from '@/platform/clock';
 import { currentCookie, inSite } from '@/platform/current-request';
 import { sha256 } from '@/platform/hash';
 import type { JoinView } from '../ui/Join';
+import type { RenewView } from '../ui/RenewPassword';
 import { MADE_COOKIE } from './manage';
 
 /** Everybody and every phone that a site lets in. */
@@ -110,12 +111,16 @@ function problemTyped(problem: string | undefined): JoinView['problem'] {
   }
 }
 
+/** What was typed into the form behind a link, and what was wrong with it. */
+type Typed = { problem?: string; name?: string; username?: string };
+
 /** What stands behind a link; `none`: no such link was ever made. */
 export async function joinView(
   token: string,
-  typed: { problem?: string; name?: string; username?: string },
+  typed: Typed,
 ): Promise<
   | { readonly state: 'open'; readonly view: JoinView }
+  | { readonly state: 'renew'; readonly view: RenewView }
   | { readonly state: Exclude<InvitationState, 'open'> | 'none' }
 > {
   const { person } = await currentAccess();
@@ -125,15 +130,30 @@ export async function joinView(
     await (site === null ? siteRepo(theDb()).first() : siteRepo(theDb()).byId(site)),
   ]);
   if (found?.state !== 'open') return { state: found?.state ?? 'none' };
-  const { letsIn, role, name } = found.invitation;
-  return {
-    state: 'open',
-    view: {
-      ...{ token, letsIn, role: role ?? 'manager', site: there?.name ?? null },
-      name: (typed.name ?? name ?? '').slice(0, 60),
-      username: (typed.username ?? '').slice(0, 40),
-      problem: problemTyped(typed.problem),
-      signedInAs: person?.name ?? null,
-    },
-  };
+  const { invitation } = found;
+  return invitation.letsIn === 'password'
+    ? { state: 'renew', view: renewView(token, invitation, typed) }
+    : {
+        state: 'open',
+        view: {
+          ...newcomerView(token, invitation, typed),
+          ...{ letsIn: invitation.letsIn, site: there?.name ?? null },
+          signedInAs: person?.name ?? null,
+        },
+      };
 }
+
+const renewView = (token: string, { name }: Invitation, typed: Typed): RenewView => ({
+  ...{ token, name: name ?? '', problem: problemTyped(typed.problem)?.text ?? null },
+});
+
+const newcomerView = (
+  token: string,
+  { role, name }: Invitation,
+  typed: Typed,
+): Pick<JoinView, 'token' | 'role' | 'name' | 'username' | 'problem'> => ({
+  ...{ token, role: role ?? 'manager' },
+  name: (typed.name ?? name ?? '').slice(0, 60),
+  username: (typed.username ?? '').slice(0, 40),
+  problem: problemTyped(typed.problem),
+});

@@ -19,6 +19,8 @@ export async function signIn(request: Request): Promise<Response> {
   const signed = await (person !== undefined && isDemoHere()
     ? pickPerson(person)
     : checkPassword(username.trim(), password));
+  if (signed !== null && 'codeWanted' in signed)
+    return sendOn(`/sign-in/code?next=${encodeURIComponent(safePath(next))}`, signed.cookies);
   if (signed === null) {
     await auditSignIn('sign-in-refused', await memberRepo(theDb()).personOf(username.trim()));
     return sendBack('/sign-in', {
@@ -26,6 +28,16 @@ export async function signIn(request: Request): Promise<Response> {
       ...(next === undefined ? {} : { next }),
     });
   }
+  await auditSignIn('signed-in', signed.person);
+  return sendOn(safePath(next), signed.cookies);
+}
+
+/** The second step of a sign-in: a code of the app, or one that was written down. */
+export async function signInByCode(request: Request): Promise<Response> {
+  const { code = '', next } = await fieldsOf(request);
+  const signed = await checkCode(code.replace(/\s/g, ''));
+  if (signed === null)
+    return sendBack('/sign-in/code', { problem: 'wrong', ...(next === undefined ? {} : { next }) });
   await auditSignIn('signed-in', signed.person);
   return sendOn(safePath(next), signed.cookies);
 }
@@ -54,14 +66,23 @@ async function isTriedTooOften(username: string): Promise<boolean> {
   return tries > TRIES;
 }
 
-async function checkPassword(username: string, password: string): Promise<Signed | null> {
+/** The password was right; a one-time code is still asked for. */
+type CodeWanted = { readonly codeWanted: true; readonly cookies: readonly string[] };
+
+async function checkPassword(
+  username: string,
+  password: string,
+): Promise<Signed | CodeWanted | null> {
   if (username === '' || password === '' || (await isTriedTooOften(username))) return null;
   try {
     const { headers, response } = await theAuth(theDb()).api.signInUsername({
       body: { username, password },
       returnHeaders: true,
     });
-    return { person: response.user.id, cookies: headers.getSetCookie() };
+    const cookies = headers.getSetCookie();
+    return 'twoFactorRedirect' in response
+      ? { codeWanted: true, cookies }
+      : { person: response.user.id, cookies };
   } catch {
     // Which of the two was wrong is not said, nor whether there is such a person.
     return null;
@@ -75,6 +96,41 @@ async function pickPerson(person: string): Promise<Signed | null> {
     returnHeaders: true,
   });
   return { person, cookies: headers.getSetCookie() };
+}
+
+const CODE_MS = 3 * 60_000;
+/** Spends a code: one that was seen over a shoulder, or taken from the network, signs nobody in again. @returns whether it was unused */
+async function spendCode(person: string, code: string): Promise<boolean> {
+  const { internalAdapter } = await theAuth(theDb()).$context;
+  const span = Math.floor(now() / CODE_MS);
+  // A code is good for a minute and a half; two spans cover that, wherever in the first one it falls.
+  const expiresAt = new Date((span + 2) * CODE_MS);
+  const reserve = (n: number): Promise<boolean> =>
+    internalAdapter.reserveVerificationValue({
+      ...{ identifier: `used-code-${person}-${code}-${n}`, value: '', expiresAt },
+    });
+  return (await reserve(span)) && (await reserve(span + 1));
+}
+
+async function checkCode(code: string): Promise<Signed | null> {
+  const { api, $context } = theAuth(theDb());
+  const asked = {
+    ...{ body: { code }, returnHeaders: true as const },
+    headers: new Headers({ cookie: currentCookies() }),
+  };
+  const isOfApp = /^\d{6}$/.test(code);
+  try {
+    const { headers, response } = isOfApp
+      ? await api.verifyTOTP(asked)
+      : await api.verifyBackupCode(asked);
+    const person = response.user.id;
+    if (!isOfApp || (await spendCode(person, code)))
+      return { person, cookies: headers.getSetCookie() };
+    await (await $context).internalAdapter.deleteSession(response.token ?? '');
+    return null;
+  } catch {
+    return null;
+  }
 }
 
 /** Signs out; what waits on the device stays there. */

@@ -3,6 +3,8 @@ import { say } from '@/messages/say';
 import { Field } from '@/ui/Field';
 import { roleName, roleTells } from '@/entry/role-name';
 import { NewPasswordField } from './NewPasswordField';
+import { OwnCodes, type CodesView } from './OwnCodes';
+import { PinField } from './PinField';
 import { SignOut } from './SignOut';
 import { ProblemNote } from './DoorPage';
 
@@ -13,9 +15,12 @@ export type AccountView = {
   readonly site: string;
   readonly note: string | null;
   readonly problem: string | null;
+  readonly codes: CodesView;
+  readonly hasPin: boolean;
+  /** On how many devices they are signed in. */ readonly sessions: number;
 };
 
-/** One's own account: what one is here, one's password, the way out. */
+/** One's own account: what one is here, one's password, codes and PIN, the way out. */
 export function Account({ view }: { view: AccountView }) {
   return (
     <div className="px-5 max-sm:px-4 py-5 max-w-[560px] flex flex-col gap-5">
@@ -24,11 +29,14 @@ export function Account({ view }: { view: AccountView }) {
       <p className="hint">{roleTells(view.role)}</p>
       {view.note !== null && <p role="status">{view.note}</p>}
       <ProblemNote text={view.problem} />
-      {view.username !== null && <ChangePassword username={view.username} />}
-      <div className="ruled pt-4">
-        <SignOut />
-        <p className="hint mt-2">{say('people.signOutHow')}</p>
-      </div>
+      {view.username !== null && (
+        <>
+          <OwnCodes codes={view.codes} />
+          <ChangePassword username={view.username} />
+        </>
+      )}
+      {view.role !== 'partner' && <OwnPin hasPin={view.hasPin} />}
+      <Sessions sessions={view.sessions} />
     </div>
   );
 }
@@ -36,6 +44,7 @@ export function Account({ view }: { view: AccountView }) {
 const ChangePassword = ({ username }: { username: string }) => (
   <form action="/api/account" method="post" className="ruled pt-4 flex flex-col gap-3">
     <h2>{say('people.changePassword')}</h2>
+    <input type="hidden" name="act" value="password" />
     <input type="hidden" name="username" value={username} autoComplete="username" />
     <Field
       label={say('people.passwordNow')}
@@ -48,4 +57,29 @@ const ChangePassword = ({ username }: { username: string }) => (
     <button className="btn w-fit">{say('people.changePassword')}</button>
     <p className="hint">{say('people.changePasswordHow')}</p>
   </form>
+);
+
+const OwnPin = ({ hasPin }: { hasPin: boolean }) => (
+  <form action="/api/account" method="post" className="ruled pt-4 flex flex-col gap-3">
+    <h2>{say('people.pin')}</h2>
+    <p>{hasPin ? say('people.pinSet') : say('people.pinNone')}</p>
+    <input type="hidden" name="act" value="pin" />
+    <PinField hint={say('people.pinForm')} />
+    <button className="btn w-fit">{say('people.pinSave')}</button>
+  </form>
+);
+
+const Sessions = ({ sessions }: { sessions: number }) => (
+  <section className="ruled pt-4 flex flex-col gap-3 items-start">
+    <p>{say('people.signedInOn', { n: sessions })}</p>
+    {sessions > 1 && (
+      <form action="/api/account" method="post">
+        <button className="btn" name="act" value="sign-out-others">
+          {say('people.signOutOthers')}
+        </button>
+      </form>
+    )}
+    <SignOut />
+    <p className="hint">{say('people.signOutHow')}</p>
+  </section>
 );

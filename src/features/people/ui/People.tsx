@@ -5,6 +5,7 @@ import { say } from '@/messages/say';
 import { Field } from '@/ui/Field';
 import { roleName, roleTells } from '@/entry/role-name';
 import { ProblemNote } from './DoorPage';
+import { PinField } from './PinField';
 
 /** Who and what a site lets in, as its manager sees it. */
 export type PeopleView = {
@@ -15,6 +16,7 @@ export type PeopleView = {
     /** Whose share a partner sees. */ readonly partner: string | null;
     readonly detail: string;
     readonly isSelf: boolean;
+    /** Whether they sign in by a password. */ readonly hasUsername: boolean;
   }[];
   readonly invitations: readonly { readonly id: string; readonly text: string }[];
   readonly devices: readonly {
@@ -28,6 +30,7 @@ export type PeopleView = {
     readonly text: string;
     readonly isReached: boolean;
   } | null;
+  /** What is laid down about entries of trainees. */ readonly traineesCountAtOnce: boolean;
   readonly events: readonly string[];
   readonly problem: string | null;
 };
@@ -74,6 +77,7 @@ export function People({ view }: { view: PeopleView }) {
         <Invite />
         <Phones devices={view.devices} />
         {view.invitations.length > 0 && <OpenInvitations invitations={view.invitations} />}
+        <Trainees countAtOnce={view.traineesCountAtOnce} />
         <Events events={view.events} />
       </div>
     </div>
@@ -143,11 +147,28 @@ const Members = ({ members }: Pick<PeopleView, 'members'>) => (
               </Act>
             </div>
             <p className="hint mt-2">{say('people.endMembershipHow')}</p>
+            <GetBackIn person={m.id} hasUsername={m.hasUsername} />
           </details>
         )}
       </div>
     ))}
   </section>
+);
+
+/** For whoever forgot a password, and for the PIN of a name. */
+const GetBackIn = ({ person, hasUsername }: { person: string; hasUsername: boolean }) => (
+  <>
+    {hasUsername && (
+      <Act act="renew" also={{ person }} className="mt-3">
+        <button className="btn">{say('people.renewLink')}</button>
+        <p className="hint mt-1">{say('people.renewLinkHow')}</p>
+      </Act>
+    )}
+    <Act act="pin" also={{ person }} className="mt-3 flex gap-2 items-start flex-wrap">
+      <PinField hint={say('people.pinForm')} />
+      <button className="btn mt-6">{say('people.pinSave')}</button>
+    </Act>
+  </>
 );
 
 const Invite = () => (
@@ -232,6 +253,34 @@ const OpenInvitations = ({ invitations }: Pick<PeopleView, 'invitations'>) => (
     ))}
   </section>
 );
+
+const Trainees = ({ countAtOnce }: { countAtOnce: boolean }) => {
+  const choices = [
+    { value: 'checked', label: say('people.traineesChecked'), isChosen: !countAtOnce },
+    { value: 'at-once', label: say('people.traineesAtOnce'), isChosen: countAtOnce },
+  ];
+  return (
+    <section aria-label={say('people.trainees')}>
+      <h2>{say('people.trainees')}</h2>
+      <p className="hint">{say('people.traineesHow')}</p>
+      <Act act="trainees" className="flex flex-col gap-1">
+        {choices.map(({ value, label, isChosen }) => (
+          <label key={value} className="flex items-center gap-2 min-h-target">
+            <input
+              type="radio"
+              name="count"
+              value={value}
+              defaultChecked={isChosen}
+              className="size-5 shrink-0"
+            />
+            {label}
+          </label>
+        ))}
+        <button className="btn w-fit">{say('people.traineesSave')}</button>
+      </Act>
+    </section>
+  );
+};
 
 const Events = ({ events }: Pick<PeopleView, 'events'>) =>
   events.length > 0 && (

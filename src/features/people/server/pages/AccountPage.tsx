@@ -6,7 +6,7 @@ import { ownAccount } from '../own-account';
 export async function AccountPage({
   searchParams,
 }: {
-  searchParams: Promise<{ changed?: string; problem?: string }>;
+  searchParams: Promise<{ done?: string; problem?: string; 'set-up'?: string }>;
 }) {
   const view = await ownAccount(await searchParams);
   if (!view) redirect('/sign-in');

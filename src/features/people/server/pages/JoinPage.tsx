@@ -1,6 +1,7 @@
 import { say } from '@/messages/say';
 import { DoorPage } from '../../ui/DoorPage';
 import { Join } from '../../ui/Join';
+import { RenewPassword } from '../../ui/RenewPassword';
 import { joinView } from '../queries';
 
 type Asked = {
@@ -22,6 +23,8 @@ export async function JoinPage({
   switch (found.state) {
     case 'open':
       return <Join view={found.view} />;
+    case 'renew':
+      return <RenewPassword view={found.view} />;
     case 'used':
       return (
         <DoorPage title={say('people.linkUsed')}>

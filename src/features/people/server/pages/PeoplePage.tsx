@@ -9,9 +9,10 @@ export async function PeoplePage({
   searchParams: Promise<{ problem?: string }>;
 }) {
   const [{ problem }, s] = [await searchParams, await loadPageContext('manage-people')];
+  const { traineesCountAtOnce } = s.siteState;
   return (
     <PageShell s={s} place="more">
-      <People view={await peopleView(s.site, s.now, problem)} />
+      <People view={await peopleView(s.site, { problem, traineesCountAtOnce })} />
     </PageShell>
   );
 }
