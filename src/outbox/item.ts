@@ -65,11 +65,20 @@ export const stamped = (form: Form, now: number, clockAheadMs: number): Form => 
   };
 };
 
-/** The same form stamped by another error of the clock: times that the device took move; those that a person chose stay. */
-export function restamped(form: Form, clockAheadMs: number): Form {
-  const device = form.data.device as Device | undefined;
+const deviceOf = (form: Form): Device | undefined => form.data.device as Device | undefined;
+
+/** Whether a device took a time that has not come yet by the hub's clock: its own was set to something else since it last knew the hub's. */
+export const isAheadOfHub = (form: Form, hubNow: number): boolean =>
+  Date.parse(deviceOf(form)?.enteredAt ?? '') > hubNow;
+
+/**
+ * The same form stamped by another error of the clock: times that the device took move; those that a person chose stay.
+ * @param hubNow what was logged has happened: no time that the device took comes after it, ms
+ */
+export function restamped(form: Form, clockAheadMs: number, hubNow: number): Form {
+  const device = deviceOf(form);
   if (!device) return form;
-  const by = device.clockAheadMs - clockAheadMs;
+  const by = Math.min(device.clockAheadMs - clockAheadMs, hubNow - Date.parse(device.enteredAt));
   const readings = form.data.readings;
   return {
     ...form,

@@ -225,15 +225,35 @@ describe('a phone whose clock is off', () => {
       at,
       0,
     );
-    expect(restamped(round, HOUR)).toMatchObject({
+    expect(restamped(round, HOUR, at)).toMatchObject({
       at: '2026-11-23T08:00:00.000Z',
       data: {
         readings: [{ at: '2026-11-23T07:59:00.000Z' }, { id: 's' }],
         device: { clockAheadMs: HOUR },
       },
     });
-    expect(restamped({ ...round, at: '2026-11-20T10:00' }, HOUR).at).toBe('2026-11-20T10:00');
-    expect(restamped(restamped(round, HOUR), 0)).toEqual(round);
+    expect(restamped({ ...round, at: '2026-11-20T10:00' }, HOUR, at).at).toBe('2026-11-20T10:00');
+    expect(restamped(restamped(round, HOUR, at), 0, at)).toEqual(round);
+  });
+  test('set to something else while it was off, it dates nothing into the future', async () => {
+    // It was an hour ahead when it was typed on, and nothing knew; it is right again now.
+    const box = boxOf(itemsOf(['a'], at + HOUR, 0));
+    const log: Form[] = [];
+    const server: ServerPort = {
+      log: async (_sentAt, entries) => ({
+        now: at,
+        answers: entries.map((e) => {
+          if (Date.parse(e.at ?? '') > at)
+            return { ok: false, problems: [{ path: 'at', message: 'in the future' }] };
+          log.push(e);
+          return { ok: true };
+        }),
+      }),
+      photo: async () => ({ ok: false, problem: 'none' }),
+    };
+    await drain(box, server, { now: () => at, ahead: () => 0, learn: async () => undefined });
+    expect(box.all()).toEqual([]);
+    expect(log.map((e) => e.at)).toEqual(['2026-11-23T09:00:00.000Z']);
   });
   test('a hub that sees another error has the entry stamped anew, once', async () => {
     const box = boxOf(itemsOf(['a'], at, 0));

@@ -1,4 +1,4 @@
-import { restamped, type Form, type OutboxItem, type FieldProblem } from './item';
+import { isAheadOfHub, restamped, type Form, type OutboxItem, type FieldProblem } from './item';
 
 /** Where items lie between being made and being taken. */
 export type OutboxStore = {
@@ -78,11 +78,11 @@ export async function drain(
           await box.remove(item.id);
           taken += 1;
         } else if (
-          answer.problems.some((p) => p.path === 'clock') &&
+          isOfClock(answer.problems, item.form, received.now) &&
           restamps < MAX_RESTAMPS * AT_ONCE
         ) {
           restamps += 1;
-          await box.put({ ...item, form: restamped(item.form, clock.ahead()) });
+          await box.put({ ...item, form: restamped(item.form, clock.ahead(), received.now) });
         } else if (answer.again) {
           later.add(item.id);
           // It waits for somebody, or for the server; why is told beside it.
@@ -94,6 +94,10 @@ export async function drain(
     return { reached: false, taken };
   }
 }
+
+/** Whether the device's clock is what stands in the way: it has moved since an entry was stamped, or was wrong then. */
+const isOfClock = (problems: readonly FieldProblem[], form: Form, hubNow: number): boolean =>
+  problems.some((p) => p.path === 'clock') || isAheadOfHub(form, hubNow);
 
 /** An item whose picture is up; null: the picture was refused. What the hub made of it is kept first, so that it goes up once. */
 async function withPhoto(

@@ -68,7 +68,7 @@ export async function closed(browser: Browser): Promise<void> {
 export type App = Awaited<ReturnType<typeof startApp>>;
 
 /** Opens a link for the first manager, as `./zealous start` prints it. @returns its word */
-async function firstLink(db: Db): Promise<string> {
+export async function firstLink(db: Db): Promise<string> {
   const token = newId();
   await invitationRepo(db).invite({
     ...{ tokenHash: sha256(token), site: null, letsIn: 'first', role: 'manager' },
