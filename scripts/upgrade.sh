@@ -14,7 +14,11 @@ die() { say "$*"; exit 1; }
 git diff --quiet HEAD || die "Files of the program were changed here. Take the changes away first: git status"
 was="$(git rev-parse HEAD)"
 if [ $# -gt 0 ]; then to="$(git rev-parse --verify -q "$1^{commit}")" || { git fetch -q --tags && to="$(git rev-parse --verify -q "$1^{commit}")"; } || die "There is no version '$1'."
-else git fetch -q && to="$(git rev-parse --verify -q '@{upstream}')" || die "This folder follows no branch. Name the version: ./zealous upgrade REF"; fi
+# After a version of one's own choosing the folder follows no branch: then what its origin holds as its own.
+else git fetch -q && to="$(git rev-parse --verify -q '@{upstream}' || git rev-parse --verify -q origin/HEAD)" || die "This folder follows no branch. Name the version: ./zealous upgrade REF"; fi
+branch=; [ $# -gt 0 ] || branch="$(git symbolic-ref -q HEAD || true)"
+# take VERSION: the branch moves with it, so that it is followed the next time too.
+take() { if [ -n "$branch" ]; then git reset -q --keep "$1"; else git checkout -q --detach "$1"; fi; }
 [ "$was" != "$to" ] || { say "It is this version already."; exit 0; }
 
 # app COMMAND…: what is done with the data, by whoever has it.
@@ -41,14 +45,14 @@ say "Backing up…"
 backup="$(app backup "$DATA/backups" | sed -n 's/^Backed up .*: //p')"
 [ -f "$backup" ] || die "The backup was not made; nothing was changed."
 say "From $(version "$was") to $(version "$to"). The backup: $backup"
-git checkout -q --detach "$to"
+take "$to"
 if "$ROOT/zealous" prepare && stop_it && { start_it; is_ready; }; then
   say "Upgraded: it answers, with $(version "$to")."; exit 0
 fi
 
 say "It does not answer. Going back to $(version "$was")…"
 stop_it || true
-git checkout -q --detach "$was"
+take "$was"
 "$ROOT/zealous" prepare
 [ -z "${DATABASE_URL:-}" ] || die "The program is the old one again. Your database is your own: restore $backup into an empty one, then start."
 app empty
