@@ -41,22 +41,27 @@ is_ready() {
 version() { git log -1 --format=%h "$1"; }
 
 [ -n "$APP_USER" ] || mkdir -p "$DATA"
+# Stopped first: what was logged after the backup would not come back with it. Phones keep what they have until it answers again.
+stop_it
 say "Backing up…"
 backup="$(app backup "$DATA/backups" | sed -n 's/^Backed up .*: //p')"
-[ -f "$backup" ] || die "The backup was not made; nothing was changed."
+[ -f "$backup" ] || { start_it; die "The backup was not made; nothing was changed, and it is started again."; }
 say "From $(version "$was") to $(version "$to"). The backup: $backup"
 take "$to"
-if "$ROOT/zealous" prepare && stop_it && { start_it; is_ready; }; then
+started=
+if "$ROOT/zealous" prepare && { started=1; start_it; is_ready; }; then
   say "Upgraded: it answers, with $(version "$to")."; exit 0
 fi
 
 say "It does not answer. Going back to $(version "$was")…"
-stop_it || true
+[ -z "$started" ] || stop_it || true
 take "$was"
 "$ROOT/zealous" prepare
-[ -z "${DATABASE_URL:-}" ] || die "The program is the old one again. Your database is your own: restore $backup into an empty one, then start."
-app empty
-app restore "$backup"
+if [ -n "$started" ]; then
+  [ -z "${DATABASE_URL:-}" ] || die "The program is the old one again. Your database is your own: restore $backup into an empty one, then start."
+  app empty
+  app restore "$backup"
+fi
 start_it
 is_ready || die "The old version does not answer either. See $DATA/upgrade.log; the backup is $backup"
 say "It is the old version again, with everything that was there."; exit 1
