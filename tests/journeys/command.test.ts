@@ -1,102 +1,32 @@
-import { execFileSync, spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { execFileSync, spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import puppeteer from 'puppeteer-core';
+import { answersAgain, createCommand, isAlive } from '../support/command';
 import { fill, open, press, setTime, sleep, textOf, waitText } from '../support/app';
 
 /** `./zealous start` as a person runs it, in a folder of its own: set-up, kill, start again, Ctrl-C. */
 const ROOT = path.resolve(__dirname, '../..');
 let data: string;
-let env: NodeJS.ProcessEnv;
-let command: ChildProcess | null = null;
+let command: ReturnType<typeof createCommand>;
 
 beforeAll(() => {
   data = fs.mkdtempSync(path.join(os.tmpdir(), 'zealous-'));
   fs.chmodSync(data, 0o755); // the database's user passes through
-  const {
-    DATABASE_URL: _a,
-    DATABASE_ADMIN_URL: _b,
-    PG_DIR: _c,
-    PG_MODE: _d,
-    ...rest
-  } = process.env;
-  env = { ...rest, ZEALOUS_DATA: data } as NodeJS.ProcessEnv;
+  command = createCommand(data);
 });
 afterAll(() => {
-  command?.kill('SIGINT');
-  execFileSync(path.join(ROOT, 'zealous'), ['stop'], { env });
+  command.interrupt();
+  command.run('stop');
   fs.rmSync(data, { recursive: true, force: true });
 }, 30_000);
 
 const pidOf = (name: string): number =>
   Number(fs.readFileSync(path.join(data, name), 'utf8').split('\n')[0]);
-const alive = (pid: number): boolean => {
-  try {
-    return !/^State:\s+[ZX]/m.test(fs.readFileSync(`/proc/${pid}/status`, 'utf8'));
-  } catch {
-    return false;
-  }
-};
 const gone = async (pid: number): Promise<void> => {
-  for (let i = 0; i < 100 && alive(pid); i += 1)
-    await new Promise((r) => {
-      setTimeout(r, 100);
-    });
+  for (let i = 0; i < 100 && isAlive(pid); i += 1) await sleep(100);
 };
-
-/** Waits until it and its database answer again. */
-async function answersAgain(url: string): Promise<void> {
-  await new Promise((r) => {
-    setTimeout(r, 500);
-  });
-  for (let i = 0; i < 300; i += 1) {
-    if (
-      await fetch(`${url}/api/health`, { signal: AbortSignal.timeout(1000) }).then(
-        (r) => r.ok,
-        () => false,
-      )
-    )
-      return;
-    await new Promise((r) => {
-      setTimeout(r, 200);
-    });
-  }
-  throw new Error('it does not come up again');
-}
-
-/** What it has printed since it was started. */
-let printed = '';
-/** The link for the first account, which it prints while there is none. */
-async function firstLink(): Promise<string> {
-  for (let i = 0; i < 100; i += 1) {
-    const link = /http:\S+\/join\/\S+/.exec(printed)?.[0];
-    if (link !== undefined) return link;
-    await sleep(100);
-  }
-  throw new Error(`no link was printed: ${printed}`);
-}
-
-/** Starts it and waits for the one address that it prints. */
-async function start(): Promise<string> {
-  command = spawn(path.join(ROOT, 'zealous'), ['start'], {
-    env,
-    stdio: ['ignore', 'pipe', 'pipe'],
-    detached: true,
-  });
-  return new Promise((resolve, reject) => {
-    printed = '';
-    command!.stdout!.on('data', (chunk: Buffer) => {
-      printed += chunk;
-      const m = /http:\/\/127\.0\.0\.1:\d+/.exec(printed);
-      if (m) resolve(m[0]);
-    });
-    command!.stderr!.on('data', (chunk: Buffer) => {
-      printed += chunk;
-    });
-    command!.once('exit', () => reject(new Error(`it ended: ${printed}`)));
-  });
-}
 
 /** What listens on this machine beside loopback, by the kernel's own table, of these processes. */
 function listensBeyondLoopback(port: number): boolean {
@@ -111,7 +41,7 @@ function listensBeyondLoopback(port: number): boolean {
 }
 
 test('an empty site; killed server and database come up again with everything; Ctrl-C leaves nothing', async () => {
-  const url = await start();
+  const url = await command.start();
   const browser = await puppeteer.launch({
     executablePath: '/usr/bin/chromium',
     headless: true,
@@ -125,7 +55,7 @@ test('an empty site; killed server and database come up again with everything; C
   const page = await browser.newPage();
   await open(page, url);
   expect(await textOf(page, 'main')).toMatch(/Open the link that was printed/);
-  await open(page, await firstLink());
+  await open(page, await command.firstLink());
   await fill(page, 'Your name', 'Mo');
   await fill(page, 'User name', 'mo');
   await fill(page, 'Password', 'many warm heaps');
@@ -151,8 +81,9 @@ test('an empty site; killed server and database come up again with everything; C
   for (const victim of ['pg/data/postmaster.pid', 'run/start.pid'])
     process.kill(pidOf(victim), 'SIGKILL');
   // Nobody does anything: both come up again by themselves, at the same address.
+  await sleep(500);
   await answersAgain(url);
-  expect(alive(command!.pid!)).toBe(true);
+  expect(isAlive(command.pid())).toBe(true);
   await open(page, heap);
   expect(await textOf(page, '[data-testid=log]')).toBe(before);
   await browser.close();
@@ -160,15 +91,14 @@ test('an empty site; killed server and database come up again with everything; C
   const [server, database, shell] = [
     pidOf('run/start.pid'),
     pidOf('pg/data/postmaster.pid'),
-    command!.pid!,
+    command.pid(),
   ];
-  process.kill(-shell, 'SIGINT'); // what a terminal's Ctrl-C does: to the whole group
+  command.interrupt();
   for (const pid of [shell, server, database]) {
     await gone(pid);
-    expect([pid, alive(pid)]).toEqual([pid, false]);
+    expect([pid, isAlive(pid)]).toEqual([pid, false]);
   }
-  command = null;
-  expect(execFileSync(path.join(ROOT, 'zealous'), ['rebuild'], { env, encoding: 'utf8' })).toMatch(
+  expect(command.run('rebuild')).toMatch(
     /The log of Hopyard Corner is whole: 2 entries\.\nFolded 1 batch anew\./,
   );
 }, 120_000);
@@ -178,7 +108,10 @@ test('the service that is installed is a sound one, and reads the program withou
   const installed = (name: string): string => path.join(into, 'etc', name);
   try {
     const install = (...args: string[]) =>
-      execFileSync(path.join(ROOT, 'zealous'), ['install', ...args], { env, stdio: 'pipe' });
+      execFileSync(path.join(ROOT, 'zealous'), ['install', ...args], {
+        env: command.env,
+        stdio: 'pipe',
+      });
     install('compost.farm.example', '--into', into);
     const units = [
       'zealous-heap.service',
