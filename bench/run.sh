@@ -4,11 +4,12 @@ set -euo pipefail
 cd "$(dirname "$0")/.."
 scripts/pg.sh start
 BENCH_ADMIN_URL="$(scripts/pg.sh admin-url postgres)"; export BENCH_ADMIN_URL
-for name in verify site deep advice mix trace; do node_modules/.bin/esbuild "bench/$name.ts" --bundle --platform=node --format=esm --packages=external --outfile=".data/bench-$name.mjs" --log-level=warning; done
+for name in verify site deep advice mix trace backup; do node_modules/.bin/esbuild "bench/$name.ts" --bundle --platform=node --format=esm --packages=external --outfile=".data/bench-$name.mjs" --log-level=warning; done
 echo "200 made-up heaps by the calendar and by the advice"; node .data/bench-advice.mjs
 echo "the recipe bench and the store"; node .data/bench-mix.mjs
 echo "tracing 10,000 lots and 40,000 flows"; node .data/bench-trace.mjs
 echo "verify of half a million readings"; node --expose-gc .data/bench-verify.mjs
+echo "backing up and restoring a million entries and 2,000 pictures"; PG_BIN="$(ls -d /usr/lib/postgresql/*/bin | sort -V | tail -1)" node .data/bench-backup.mjs
 for n in 5000 50000 500000; do BENCH_READINGS=$n node .data/bench-deep.mjs; done
 
 # The site's database as bench/site.ts left it, served by the built application to what is measured.

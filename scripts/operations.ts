@@ -49,7 +49,17 @@ const ManifestSchema = z.looseObject({
 export type Manifest = z.output<typeof ManifestSchema>;
 
 const sha256 = (bytes: Buffer | string): string => createHash('sha256').update(bytes).digest('hex');
-const sha256OfFile = (file: string): string => sha256(fs.readFileSync(file));
+/** Read bit by bit: a dump with many pictures is larger than what fits into memory at once. */
+function sha256OfFile(file: string): string {
+  const [hash, piece] = [createHash('sha256'), Buffer.alloc(1 << 20)];
+  const opened = fs.openSync(file, 'r');
+  try {
+    for (let read; (read = fs.readSync(opened, piece)) > 0;) hash.update(piece.subarray(0, read));
+  } finally {
+    fs.closeSync(opened);
+  }
+  return hash.digest('hex');
+}
 
 /** A program of PostgreSQL's own, in the version of the server. @throws Error with what it said */
 function postgres(program: string, args: readonly string[]): void {

@@ -33,6 +33,8 @@ start() {
       { [ -s "$PORTF" ] && [ "$try" = 1 ]; } || freeport >"$PORTF"
       { echo "listen_addresses='127.0.0.1'"; echo "port=$(cat "$PORTF")"; echo "unix_socket_directories=''"
         echo "max_connections=100"; echo "shared_buffers=128MB"; echo "timezone='UTC'"; echo "log_timezone='UTC'"
+        # Continuous archiving, for going back to a minute: each finished piece of the log of changes is copied there.
+        [ -z "${PG_ARCHIVE:-}" ] || printf '%s\n' archive_mode=on archive_timeout=300 "archive_command='test ! -f \"$PG_ARCHIVE/%f\" && cp \"%p\" \"$PG_ARCHIVE/%f\"'"
         [ "$MODE" != test ] || printf '%s\n' fsync=off synchronous_commit=off full_page_writes=off
       } | as tee "$DATA/postgresql.auto.conf" >/dev/null
       as "$BIN/pg_ctl" -D "$DATA" -l "$LOG" -w -t 60 start >/dev/null 2>&1 && break

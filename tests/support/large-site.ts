@@ -31,11 +31,20 @@ export function roundOfFive(batch: string, at: number, value: number): NewEntry 
   };
 }
 
-/** Batches with hourly rounds up to now, three rules each, logged as people do: a minute later. @returns their ids */
+/**
+ * Batches with hourly rounds up to now, three rules each, logged as people do: a minute later.
+ * @param options.isLoggedNow all of it is logged at its end instead: of several batches, times of logging then run in their order
+ * @returns their ids
+ */
 export async function fillSite(
   db: Db,
   site: Site,
-  { batches, rounds, now }: { batches: number; rounds: number; now: number },
+  {
+    batches,
+    rounds,
+    now,
+    isLoggedNow = false,
+  }: { batches: number; rounds: number; now: number; isLoggedNow?: boolean },
 ): Promise<string[]> {
   const ids: string[] = [];
   for (let b = 0; b < batches; b += 1) {
@@ -64,7 +73,7 @@ export async function fillSite(
     ];
     for (let r = 0; r < rounds; r += 1)
       entries.push(roundOfFive(id, start + (r + 1) * H - 60_000, 57 + 4 * Math.sin(r / 30)));
-    await writeEntries(db, site, entries, now, (e) => e.at + 60_000);
+    await writeEntries(db, site, entries, now, isLoggedNow ? undefined : (e) => e.at + 60_000);
   }
   return ids;
 }
