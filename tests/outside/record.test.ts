@@ -2,6 +2,8 @@ import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import jsqr from 'jsqr';
+import sharp from 'sharp';
 import { openFile, recordOf, sameDigest } from '@/checker/open-file';
 import { batchFileOf } from '@/core/formats/batch-file-of';
 import { answerVerify, preparedOf, rulingsOf } from '@/core/formats/verify-call';
@@ -73,10 +75,16 @@ function batch(names: { name?: string; by?: string } = {}) {
         site: SITE,
         now: at(110),
         unit,
-        file: { digest: sha256(text), head: 'f'.repeat(64), seal: [] },
+        file: {
+          ...{ digest: sha256(text), head: 'f'.repeat(64), seal: [] },
+          end: { text: LOG_END, side: 1, path: '' },
+        },
       }),
   };
 }
+/** Where the log ended, as the record says it. */
+const LOG_END = `1108:${'a1'.repeat(32)}`;
+
 const run = (tool: string, ...args: string[]): string => {
   const r = spawnSync(tool, args, { encoding: 'utf8' });
   if (r.status !== 0) throw new Error(r.stderr || `${tool} is missing`);
@@ -122,6 +130,22 @@ test('the PDF says what the verdict says: sentence, rule text, source, policy, n
   expect(raw).toContain('check with your local authority');
   expect(raw).not.toMatch(/\b(sterile|safe)\b/i);
 });
+
+test('the end of the log stands in words and as a code, which another program reads off the printed page', async () => {
+  const { pdf, raw } = await printed(batch());
+  expect(raw.replace(/\s/g, '')).toContain(LOG_END);
+  const pages = path.join(dir, 'pages');
+  run('pdftoppm', '-r', '150', '-png', pdf, pages);
+  const read: (string | undefined)[] = [];
+  for (const name of fs.readdirSync(dir).filter((f) => f.startsWith('pages'))) {
+    const { data, info } = await sharp(path.join(dir, name))
+      .ensureAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    read.push(jsqr(new Uint8ClampedArray(data), info.width, info.height)?.data);
+  }
+  expect(read).toContain(LOG_END);
+}, 60_000);
 
 test('the record says by whom each round was read, location, and has a place to sign; it is tagged', async () => {
   const { raw, info } = await printed(batch({ by: 'Łukasz' }));

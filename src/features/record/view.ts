@@ -90,12 +90,17 @@ export type RecordDoc = {
         readonly head: string | null;
         /** Whether the file holds all of the batch, who signed that, and where the log ended then. */
         readonly seal: readonly string[];
+        /** Where the log ended when it was made, as `./zealous chain --since` takes it, and as a code; null: not known. */
+        readonly end: LogEnd | null;
         /** Proofs kept from earlier rules and policies, each in a file of its own. */ readonly earlier: readonly (Again & {
           readonly version: number;
         })[];
       })
     | null;
 };
+
+/** The end of a log in words, and drawn as a QR code of so many modules a side. */
+export type LogEnd = { readonly text: string; readonly side: number; readonly path: string };
 
 /** A batch file, and the command that gives its verdicts again. */
 type Again = { readonly digest: string; readonly fileName: string; readonly command: string };
@@ -153,6 +158,7 @@ type AskFile = {
   readonly digest: string;
   readonly head: string | null;
   readonly seal: readonly string[];
+  readonly end?: LogEnd;
   readonly earlier?: ReadonlyMap<number, string>;
 };
 type Page = Ask & {
@@ -513,7 +519,7 @@ export const fileNameOf = (code: string, version?: number): string =>
   `${safeName(code)}${version === undefined ? '' : `-v${version}`}.zealous-heap.json`;
 
 function againOf(
-  { digest, head, seal, earlier }: AskFile,
+  { digest, head, seal, end, earlier }: AskFile,
   code: string,
   assessment: BatchAssessment | null,
   now: Instant,
@@ -531,6 +537,7 @@ function againOf(
     digest,
     head,
     seal,
+    end: end ?? null,
     fileName: fileNameOf(code),
     command:
       assessed.length > 0 && kept.length === assessed.length

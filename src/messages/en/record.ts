@@ -103,7 +103,6 @@ export const enRecord = {
     'This batch is still being built. No clock has started, so there is no batch file yet. Finish adding first.',
   heavyLineWhatCheckJudged:
     'Heavy line: what a check is judged by. Thin lines: single points, and air. Open circle: below the limit. Solid bar: counted time; dashed bar: time that did not count, or was lost.',
-  artifact: 'Artifact',
   metOrNotMet: 'Met or not met',
   signedForTheSite: 'Signed for the site',
   verdict: 'Verdict',
@@ -124,7 +123,6 @@ export const enRecord = {
   theSelfCheckingRecordOne:
     'The self-checking record (one HTML file, from the same site) opens the batch file in any browser, checks the chain, and works the verdicts out again.',
   zealousHeap: 'Zealous Heap',
-  document: 'Document',
   madeFromLogAtTime: '{site}. Made {made}, from the log at that time.',
   dataQuality: 'Data quality',
   temperaturesEveryCheckSinceWas: 'Temperatures, every check since it was built',
@@ -224,4 +222,7 @@ export const enRecord = {
   openLink: '{batches}, until {until}, made by {by}',
   closeLink: 'Close this link',
   whyClose: 'Why it is closed',
+  logEnd:
+    'The end of the site’s log then. Keep it: ./zealous chain --since compares it with the log of a later day, and shows whether anything was removed or changed.',
+  logEndCode: 'QR code of the end of the log',
 } as const;

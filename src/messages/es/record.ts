@@ -104,7 +104,6 @@ export const esRecord = {
     'Este lote sigue en armado. Aún no corre ningún reloj, así que no hay archivo de lote. Termina antes de agregar.',
   heavyLineWhatCheckJudged:
     'Línea gruesa: por lo que se juzga una toma. Líneas finas: cada punto, y el aire. Círculo abierto: bajo el límite. Barra llena: tiempo contado; barra punteada: tiempo que no contó, o se perdió.',
-  artifact: 'Artefacto',
   metOrNotMet: 'Cumplió o no cumplió',
   signedForTheSite: 'Firmado por el sitio',
   verdict: 'Veredicto',
@@ -125,7 +124,6 @@ export const esRecord = {
   theSelfCheckingRecordOne:
     'La página de comprobación (un archivo HTML, del mismo sitio) abre el archivo de lote en cualquier navegador, revisa la cadena y calcula otra vez los veredictos.',
   zealousHeap: 'Zealous Heap',
-  document: 'Documento',
   madeFromLogAtTime: '{site}. Hecho {made}, con la bitácora de ese momento.',
   dataQuality: 'Calidad de los datos',
   temperaturesEveryCheckSinceWas: 'Temperaturas, todas las tomas desde que se armó',
@@ -227,4 +225,7 @@ export const esRecord = {
   openLink: '{batches}, hasta el {until}, creado por {by}',
   closeLink: 'Cerrar este enlace',
   whyClose: 'Por qué se cierra',
+  logEnd:
+    'El final del registro del sitio en ese momento. Guárdalo: ./zealous chain --since lo compara con el registro de otro día y muestra si algo se quitó o se cambió.',
+  logEndCode: 'Código QR del final del registro',
 };

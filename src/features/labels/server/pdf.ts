@@ -1,23 +1,11 @@
 import { say } from '@/messages/say';
 import PDFDocument from 'pdfkit';
-import qrcode from 'qrcode';
 import { face, NO_FIRST_FONT, registerFonts, type Doc } from '@/platform/pdf-face';
+import { drawCode } from '@/platform/qr-code';
 import { placeOfLabel, type Label, type LabelSheet } from '../sheets';
 
 const PT = 72 / 25.4;
 const INK = '#1a1912';
-
-/** The code as squares: dark modules on the paper, four free ones around (ISO/IEC 18004). */
-function drawCode(doc: Doc, url: string, x: number, y: number, size: number): void {
-  const { modules } = qrcode.create(url, { errorCorrectionLevel: 'Q' }); // mud and scratches take a quarter
-  const square = size / (modules.size + 8);
-  for (let row = 0; row < modules.size; row += 1) {
-    for (let column = 0; column < modules.size; column += 1)
-      if (modules.get(row, column))
-        doc.rect(x + (column + 4) * square, y + (row + 4) * square, square + 0.05, square + 0.05);
-  }
-  doc.fill('#000');
-}
 
 /** The largest size at which a text is no wider than the room. */
 function fitted(

@@ -14,8 +14,9 @@ import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
 import { now } from '@/platform/clock';
 import { sha256 } from '@/platform/hash';
+import { codePathOf } from '@/platform/qr-code';
 import { siteKey } from '@/platform/site-key';
-import { fileNameOf, safeName } from '../view';
+import { fileNameOf, safeName, type LogEnd } from '../view';
 
 /** A batch as the log knew it at a moment, with the chained entries that tell it. */
 export type Logged = {
@@ -88,6 +89,12 @@ async function sealOf(
     key: key?.publicKey ?? null,
     signature: key?.sign(sealText(sealed)) ?? null,
   };
+}
+
+/** Where the log ended, for whoever keeps a record and compares later. */
+export function logEndOf({ seal: { log } }: Logged): LogEnd {
+  const text = `${log.seq}:${log.hash}`;
+  return { text, ...codePathOf(text) };
 }
 
 /** What a record says of its file's seal. */

@@ -4,6 +4,7 @@ import type { RecordDoc, Table } from '../view';
 import { drawChart } from './pdf-chart';
 import { face, NO_FIRST_FONT, registerFonts, type Doc, type Face } from '@/platform/pdf-face';
 import { itemAt } from '@/core/quantity/present';
+import { drawCode } from '@/platform/qr-code';
 
 export const PAPERS = { a4: 'A4', letter: 'LETTER' } as const;
 export type Paper = keyof typeof PAPERS;
@@ -19,6 +20,8 @@ const width = (doc: Doc): number => doc.page.width - MARGIN.left - MARGIN.right;
 const bottom = (doc: Doc): number => doc.page.height - MARGIN.bottom;
 
 type Role = 'H1' | 'H2' | 'H3' | 'P' | 'L' | 'LI' | 'Table' | 'TR' | 'TH' | 'TD' | 'Figure';
+/** What a screen reader leaves out: the standard's own word, in every language (ISO 32000-1, 14.8.2.2). */
+const ARTIFACT = 'Artifact';
 type Element = ReturnType<Doc['struct']>;
 
 /** A document that is being written, with the structure that a screen reader walks through. */
@@ -76,7 +79,7 @@ function rule(
   toX = MARGIN.left + width(doc),
   fromX = MARGIN.left,
 ): void {
-  doc.markContent(say('record.artifact'), { type: 'Layout' });
+  doc.markContent(ARTIFACT, { type: 'Layout' });
   doc.moveTo(fromX, doc.y).lineTo(toX, doc.y).lineWidth(weight).strokeColor(color).stroke();
   doc.endMarkedContent();
 }
@@ -212,9 +215,22 @@ function verdicts(pen: Pen, record: RecordDoc): void {
   }
 }
 
+const CODE = 96;
+/** Where the log ended, in words and as a code: kept with the record, it shows later whether the log was cut or changed. */
+function logEnd(pen: Pen, end: string): void {
+  const { doc } = pen;
+  para(pen, say('record.logEnd'), { size: 8.5 });
+  para(pen, end, { size: 8.5, which: 'bold' });
+  room(doc, CODE);
+  tagged(pen, 'Figure', () => drawCode(doc, end, MARGIN.left, doc.y, CODE), {
+    alt: say('record.logEndCode'),
+  });
+  doc.y += CODE + 4;
+}
+
 function checkAgain(pen: Pen, record: RecordDoc): void {
   if (!record.again) return;
-  const { digest, head, seal, fileName, command, earlier } = record.again;
+  const { digest, head, seal, end, fileName, command, earlier } = record.again;
   heading(pen, say('record.toCheckItAgain'));
   para(
     pen,
@@ -227,6 +243,7 @@ function checkAgain(pen: Pen, record: RecordDoc): void {
   para(pen, say('record.sha256File', { digest }), { size: 8.5 });
   if (head) para(pen, say('record.theChainLogEntriesIn', { head }), { size: 8.5 });
   for (const line of seal) para(pen, line, { size: 8.5 });
+  if (end) logEnd(pen, end.text);
   for (const e of earlier) {
     para(pen, say('record.aRuleWasMetUnder', { version: e.version, fileName: e.fileName }));
     para(pen, e.command, { size: 8.5, which: 'bold' });
@@ -267,7 +284,7 @@ export function recordPdf({ record, paper, file }: RecordToPrint): Promise<Uint8
     doc.on('end', () => resolve(Buffer.concat(chunks)));
     doc.on('error', reject);
   });
-  const root = doc.struct(say('record.document'));
+  const root = doc.struct('Document');
   doc.addStructure(root);
   const pen: Pen = { doc, into: root };
 
@@ -345,7 +362,7 @@ function numberPages(doc: Doc, record: RecordDoc): void {
   const { count } = doc.bufferedPageRange();
   for (let i = 0; i < count; i += 1) {
     doc.switchToPage(i);
-    doc.markContent(say('record.artifact'), { type: 'Pagination' });
+    doc.markContent(ARTIFACT, { type: 'Pagination' });
     doc.page.margins.bottom = 0; // else a line in the margin opens a page of its own
     const y = doc.page.height - 34;
     const left = say('record.batch2', {

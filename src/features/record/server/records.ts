@@ -17,6 +17,7 @@ import { fileNameOf, lotsFileNameOf, recordDoc, safeName, type RecordDoc } from 
 import {
   attachment,
   fileTextOf,
+  logEndOf,
   sealLinesOf,
   loggedAt,
   momentOf,
@@ -65,6 +66,7 @@ async function make(site: Site, id: string, at: number, unit: 'C' | 'F'): Promis
             digest: sha256(file),
             head: lastOf(logged.chained).entry.hash,
             seal: sealLinesOf(logged),
+            end: logEndOf(logged),
             earlier: digests,
           },
         };

@@ -1,6 +1,6 @@
 import { say } from '@/messages/say';
 import { HeatChart } from '@/charts/HeatChart';
-import type { RecordDoc, Table } from '../view';
+import type { LogEnd, RecordDoc, Table } from '../view';
 
 /** Rows as they are printed. */
 export function PrintTable({ table, label }: { table: Table; label: string }) {
@@ -190,6 +190,7 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
               {line}
             </p>
           ))}
+          {record.again.end && <End end={record.again.end} />}
           {record.again.earlier.map((e) => (
             <div key={e.version} className="mt-2">
               <p>
@@ -207,3 +208,20 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
     </article>
   );
 }
+
+/** Where the log ended, in words and as a code. */
+const End = ({ end }: { end: LogEnd }) => (
+  <div className="mt-1">
+    <p>{say('record.logEnd')}</p>
+    <p className="font-semibold break-all">{end.text}</p>
+    <svg
+      viewBox={`0 0 ${end.side} ${end.side}`}
+      className="w-32 bg-white"
+      role="img"
+      aria-label={say('record.logEndCode')}
+      shapeRendering="crispEdges"
+    >
+      <path d={end.path} fill="#000" />
+    </svg>
+  </div>
+);
