@@ -71,6 +71,24 @@ describe('what a trainee logged', () => {
     expect(cold.notes.map((n) => n.code)).toContain('COLD');
     expect(hot.notes.map((n) => n.code)).not.toContain('COLD');
   });
+  test('imported readings that nobody had checked can be checked where they came to, and only those of them', () => {
+    const log = logOf(NOW - 100 * H);
+    log.put('built', {}, { at: NOW - 100 * H });
+    const reading = (id: string, unchecked: boolean) => ({
+      ...{ id, at: new Date(NOW - 50 * H).toISOString(), point: 'P1', value: 60 },
+      unit: 'C' as const,
+      ...(unchecked ? { toCheck: true as const } : {}),
+    });
+    const round = log.put(
+      'round',
+      { source: 'file', readings: [reading('a', true), reading('b', false)] },
+      { at: NOW - 50 * H },
+    );
+    const doubted = () => foldBatch(log.entries).readings.flatMap((r) => (r.toCheck ? [r.id] : []));
+    expect([doubted(), [...foldBatch(log.entries).toCheck]]).toEqual([['a'], [round]]);
+    log.put('entry-check', { target: round }, { at: NOW - 48 * H });
+    expect([doubted(), [...foldBatch(log.entries).toCheck]]).toEqual([[], []]);
+  });
   test('is not checked by a trainee, nor by a check that was voided', () => {
     const log = logOf(NOW - 100 * H);
     log.put('built', {}, { at: NOW - 100 * H });

@@ -205,12 +205,17 @@ export function foldBatch(entries: readonly Entry[]): BatchState {
   };
 }
 
-/** Entries of trainees that nobody else has checked. A check of one's own is none. */
+/** Whether an entry counts only once somebody has checked it: a trainee's, or imported readings whose file says so of them. */
+const isUnchecked = (e: Entry): boolean =>
+  isToBeChecked(e.data) ||
+  (e.kind === 'round' && e.data.source === 'file' && e.data.readings.some((r) => r.toCheck));
+
+/** Those that nobody else has checked. A check of one's own is none. */
 function toCheckOf(live: readonly Entry[]): ReadonlySet<EntryId> {
   const checked = new Set(
     live.flatMap((e) => (e.kind === 'entry-check' && !isByTrainee(e.data) ? [e.data.target] : [])),
   );
-  return new Set(live.flatMap((e) => (isToBeChecked(e.data) && !checked.has(e.id) ? [e.id] : [])));
+  return new Set(live.flatMap((e) => (isUnchecked(e) && !checked.has(e.id) ? [e.id] : [])));
 }
 
 /** Those it was opened with, then each change: in force from when the log took it, so that none is dated back. */
@@ -247,11 +252,11 @@ type RoundEntry = Extract<Entry, { kind: 'round' }>;
 /** The readings of a round as they came in. @param toCheck whether somebody is still to check them */
 function readingsOfRound({ id, data, recordedAt }: RoundEntry, toCheck: boolean): LoggedReading[] {
   const recorded = data.source === 'hand' ? { recordedAt: isoOf(recordedAt) } : {};
-  const doubt = toCheck ? { toCheck: true as const } : {};
-  return data.readings.map((r) => ({
+  return data.readings.map(({ toCheck: inFile, ...r }) => ({
     ...recorded,
     ...r,
-    ...doubt,
+    // Of a file those are doubted that it doubts.
+    ...(toCheck && (data.source === 'hand' || inFile) ? { toCheck: true as const } : {}),
     entry: id,
     time: instantOf(r.at),
   }));
@@ -265,8 +270,8 @@ function readingsOfRound({ id, data, recordedAt }: RoundEntry, toCheck: boolean)
 export function growByRounds(state: BatchState, entries: readonly Entry[]): BatchState | null {
   const rounds = entries.filter((e): e is RoundEntry => e.kind === 'round' && e.batch === state.id);
   if (rounds.length < entries.length || state.entries[0]?.batch !== state.id) return null;
-  const toCheck = rounds.filter((e) => isToBeChecked(e.data)).map((e) => e.id);
-  const readings = rounds.flatMap((e) => readingsOfRound(e, isToBeChecked(e.data)));
+  const toCheck = rounds.filter(isUnchecked).map((e) => e.id);
+  const readings = rounds.flatMap((e) => readingsOfRound(e, isUnchecked(e)));
   const ids = readings.map((r) => r.id);
   const known = readingIdsOf(state);
   if (new Set(ids).size < ids.length || ids.some((id) => known.has(id))) return null;
