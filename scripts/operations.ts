@@ -133,6 +133,9 @@ async function dumpInto(
     .transaction()
     .setIsolationLevel('repeatable read')
     .execute(async (trx) => {
+      // It waits for the dump of the whole database, and reads all of it: nobody else's patience applies.
+      await sql`set local idle_in_transaction_session_timeout = 0`.execute(trx);
+      await sql`set local statement_timeout = 0`.execute(trx);
       const { rows } = await sql<{ id: string }>`select pg_export_snapshot() as id`.execute(trx);
       const snapshot = rows[0]?.id ?? '';
       const dump = path.join(folder, DUMP);
