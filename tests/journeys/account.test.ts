@@ -1,4 +1,8 @@
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
 import * as OTPAuth from 'otpauth';
+import { sql } from 'kysely';
 import type { Page } from 'puppeteer-core';
 import { logRepo } from '@/db/repositories/log';
 import { memberRepo } from '@/db/repositories/members';
@@ -20,13 +24,18 @@ import { makeInvitation, sendEntry } from '../support/people';
 /** What somebody does about their own account: one-time codes, a password that was forgotten, a PIN on a shared phone. */
 let app: App;
 let site: Site;
+let mailbox: string;
 const PHONE = { width: 390, height: 844, phone: true } as const;
 const PASSWORD = 'many warm heaps';
 
 beforeAll(async () => {
-  ({ app, site } = await startSite());
+  mailbox = fs.mkdtempSync(path.join(os.tmpdir(), 'mailbox-'));
+  ({ app, site } = await startSite({ ZEALOUS_MAILBOX: mailbox }));
 }, 180_000);
-afterAll(() => app?.stop());
+afterAll(async () => {
+  await app?.stop();
+  fs.rmSync(mailbox, { recursive: true, force: true });
+});
 
 const join = async (name: string): Promise<string> =>
   joinBy(app.base, await makeInvitation(app, site.id, 'crew', name), name);
@@ -255,4 +264,30 @@ test('whether entries of trainees count at once is laid down by a manager, stand
   await open(page, `${app.base}/entries`);
   await waitText(page, 'main', /Entries of trainees count at once/);
   await close();
+}, 60_000);
+
+test('a link goes by e-mail too, where somebody has one; the address is kept nowhere', async () => {
+  const manager = await app.page();
+  await open(manager.page, `${app.base}/people`);
+  await fill(manager.page, 'Name', 'Whin Chat');
+  await manager.page.type(
+    'section[aria-label="Invite somebody"] input[type=email]',
+    'whin@farm.example',
+  );
+  await press(manager.page, 'Make a link');
+  await waitText(manager.page, '[data-testid=made-link]', /It was also sent by e-mail/);
+  await manager.close();
+  const [name = ''] = fs.readdirSync(mailbox);
+  const mail = fs.readFileSync(path.join(mailbox, name), 'utf8').replace(/=\r\n/g, '');
+  expect(mail).toMatch(/^To: whin@farm\.example\r$/m);
+  const link = /http\S+\/join\/\S+/.exec(mail)?.[0] ?? '';
+  const { page, close } = await app.page(PHONE, '');
+  await open(page, link);
+  await waitText(page, 'main', /Join Hopyard Corner/);
+  await close();
+  const { rows } = await sql<{ n: string }>`
+    select count(*) as n from invitation i where i::text like '%whin@farm%'`.execute(
+    app.database.admin,
+  );
+  expect(rows[0]?.n).toBe('0');
 }, 60_000);

@@ -117,8 +117,8 @@ const browserCookies = (base: string, cookies: string): CookieData[] =>
       return { name, value: value.join('='), domain: new URL(base).hostname, path: '/' };
     });
 
-/** The production build on a database of its own, and a browser. */
-export async function startApp() {
+/** The production build on a database of its own, and a browser. @param more what else the server is started with */
+export async function startApp(more: Readonly<Record<string, string>> = {}) {
   const database = await freshDatabase();
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
@@ -127,6 +127,7 @@ export async function startApp() {
     HOSTNAME: '127.0.0.1',
     DATABASE_URL: database.appUrl,
     ZEALOUS_SESSION_SECRET: SESSION_SECRET,
+    ...more,
   };
   let server: ChildProcess;
   const start = async (): Promise<void> => {
@@ -219,8 +220,10 @@ export async function startApp() {
 }
 
 /** The same with one site on it. */
-export async function startSite(): Promise<{ app: App; site: Site }> {
-  const app = await startApp();
+export async function startSite(
+  more: Readonly<Record<string, string>> = {},
+): Promise<{ app: App; site: Site }> {
+  const app = await startApp(more);
   await aSite(app.database.app);
   await app.signUp();
   return { app, site: (await siteRepo(app.database.app).first())! };

@@ -8,6 +8,8 @@ const Partner = z
   .max(120)
   .transform((name) => (name === '' ? undefined : name))
   .optional();
+/** Where a link is sent to as well; it is not kept. */
+const Email = z.union([z.literal(''), z.email().max(200)]).optional();
 const Name = z.string().trim().min(2).max(60);
 
 /** What somebody who was invited says of themselves. What is wrong is told by the name of its field. */
@@ -36,6 +38,7 @@ export const PeopleAct = z.discriminatedUnion('act', [
     name: Name,
     role: z.enum(MEMBER_ROLES),
     partner: Partner,
+    email: Email,
   }),
   z.object({ act: z.literal('connect'), name: Name }),
   z.object({ act: z.literal('withdraw'), invitation: z.uuid() }),
@@ -47,7 +50,7 @@ export const PeopleAct = z.discriminatedUnion('act', [
   }),
   z.object({ act: z.literal('end'), person: z.string().max(80) }),
   z.object({ act: z.literal('trainees'), count: z.enum(['checked', 'at-once']) }),
-  z.object({ act: z.literal('renew'), person: z.string().max(80) }),
+  z.object({ act: z.literal('renew'), person: z.string().max(80), email: Email }),
   z.object({ act: z.literal('pin'), person: z.string().max(80), pin: Pin }),
   z.object({ act: z.literal('revoke'), device: z.uuid() }),
 ]);

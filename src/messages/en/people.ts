@@ -188,4 +188,12 @@ export const enPeople = {
   traineesAtOnce: 'They count at once',
   traineesSave: 'Save this',
   pinField: 'PIN',
+  email: 'E-mail',
+  emailHow: 'The link is sent there too. The address is not kept.',
+  emailForm: 'This is no e-mail address. Check it, or leave it empty and show the link.',
+  mailSent: 'It was also sent by e-mail.',
+  mailNotSent: 'The link was made, and the e-mail could not be sent. Show the link or print it.',
+  mailSubject: 'Your link to {site}',
+  mailText:
+    'Open this link to join {site}, or to set a new password. It works once, within 7 days:\n\n{link}\n\nIf you did not expect it, leave it.',
 } as const;

@@ -194,4 +194,13 @@ export const esPeople = {
   traineesAtOnce: 'Cuentan enseguida',
   traineesSave: 'Guardar esto',
   pinField: 'PIN',
+  email: 'Correo electrónico',
+  emailHow: 'El enlace se envía también allí. La dirección no se guarda.',
+  emailForm: 'Esto no es una dirección de correo. Revísala, o déjala vacía y muestra el enlace.',
+  mailSent: 'También se envió por correo.',
+  mailNotSent:
+    'El enlace se hizo, pero el correo no se pudo enviar. Muestra el enlace o imprímelo.',
+  mailSubject: 'Tu enlace a {site}',
+  mailText:
+    'Abre este enlace para entrar en {site} o para poner una contraseña nueva. Sirve una vez, dentro de 7 días:\n\n{link}\n\nSi no lo esperabas, déjalo.',
 };

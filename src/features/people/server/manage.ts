@@ -10,10 +10,13 @@ import { PeopleAct } from '../input';
 import { flashCookie, fieldsOf, sendBack, sendOn } from '@/entry/server/forms';
 import { ingestEntry } from '@/entry/server/ingest-entry';
 import { newId } from '@/platform/ids';
+import { sendMail } from '@/platform/mail';
+import { say } from '@/messages/say';
+import { MADE_COOKIE, ownAddress } from './queries';
 import { createToken } from '@/platform/token';
 
-/** Bears the link that was just made to the one page that shows it. */
-export const MADE_COOKIE = 'zh_made';
+const problemOf = (field: PropertyKey | undefined): string =>
+  field === 'pin' || field === 'email' ? field : 'name';
 
 type Manager = { readonly id: string; readonly name: string };
 type Done = Pick<AuditEvent, 'event' | 'about'> & { readonly token?: string };
@@ -26,7 +29,7 @@ export async function managePeople(request: Request): Promise<Response> {
   const parsed = PeopleAct.safeParse(fields);
   if (!parsed.success)
     return sendBack('/people', {
-      problem: parsed.error.issues[0]?.path[0] === 'pin' ? 'pin' : 'name',
+      problem: problemOf(parsed.error.issues[0]?.path[0]),
     });
   const act = parsed.data;
   // Else nobody is left who could let anybody in.
@@ -36,8 +39,21 @@ export async function managePeople(request: Request): Promise<Response> {
     return sendBack('/people', { problem: 'elsewhere' });
   const { event, about, token } = await carryOut(act, site.id, manager);
   await auditRepo(theDb()).audit({ event, site: site.id, who: manager.id, about }, now());
-  return sendOn('/people', token === undefined ? [] : [flashCookie(MADE_COOKIE, token, '/people')]);
+  if (token === undefined) return sendOn('/people');
+  const made = [flashCookie(MADE_COOKIE, token, '/people')];
+  const email = 'email' in act ? (act.email ?? '') : '';
+  if (email === '') return sendOn('/people', made);
+  const isSent = await mailLink(email, site.name, token);
+  return sendOn(isSent ? '/people?sent=1' : '/people?problem=mail', made);
 }
+
+/** Sends a link by e-mail too. @returns whether the mail server took it */
+const mailLink = async (to: string, site: string, token: string): Promise<boolean> =>
+  sendMail({
+    to,
+    subject: say('people.mailSubject', { site }),
+    text: say('people.mailText', { site, link: `${await ownAddress()}/join/${token}` }),
+  });
 
 /** Whoever has somebody's password has all their places: a manager gives a new one where they manage each of these. */
 async function mayRenew(person: string, manager: string): Promise<boolean> {

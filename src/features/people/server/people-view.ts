@@ -4,6 +4,7 @@ import type { Member } from '@/db/repositories/members';
 import { type Invitation } from '@/db/repositories/invitations';
 import { dayText, whenText } from '@/core/quantity/format';
 import { say } from '@/messages/say';
+import { sendsMail } from '@/platform/mail';
 import type { PeopleView } from '../ui/People';
 import { roleName } from '@/entry/role-name';
 import { loadPeople } from './queries';
@@ -68,7 +69,11 @@ const detailOf = (m: Member, timeZone: string): string =>
 /** Everybody and every phone of a site, in words. */
 export async function peopleView(
   { id, timeZone }: Place,
-  { problem, traineesCountAtOnce }: { problem: string | undefined; traineesCountAtOnce: boolean },
+  {
+    problem,
+    isSent,
+    traineesCountAtOnce,
+  }: { problem: string | undefined; isSent: boolean; traineesCountAtOnce: boolean },
 ): Promise<PeopleView> {
   const [screen, events, { person }] = await Promise.all([
     loadPeople(id),
@@ -90,7 +95,9 @@ export async function peopleView(
           ? say('people.neverUsed')
           : say('people.lastUsed', { when: whenText(timeZone, d.lastSeenAt) }),
     })),
+    sendsMail: sendsMail(),
     made: screen.made && {
+      isSent,
       ...{ address: screen.made.address, code: screen.made.code },
       isReached: screen.made.isReached,
       text: invitationText(screen.made.invitation, timeZone),
@@ -107,6 +114,8 @@ export async function peopleView(
 function problemText(problem: string | undefined): string | null {
   if (problem === undefined) return null;
   if (problem === 'elsewhere') return say('people.renewElsewhere');
+  if (problem === 'mail') return say('people.mailNotSent');
+  if (problem === 'email') return say('people.emailForm');
   if (problem === 'pin') return say('people.pinWrongForm');
   return problem === 'self' ? say('people.notYourself') : say('people.nameTooShort');
 }

@@ -17,7 +17,9 @@ import { currentCookie, inSite } from '@/platform/current-request';
 import { sha256 } from '@/platform/hash';
 import type { JoinView } from '../ui/Join';
 import type { RenewView } from '../ui/RenewPassword';
-import { MADE_COOKIE } from './manage';
+
+/** Bears the link that was just made to the one page that shows it. */
+export const MADE_COOKIE = 'zh_made';
 
 /** Everybody and every phone that a site lets in. */
 export type PeopleScreen = {
@@ -34,7 +36,7 @@ export type PeopleScreen = {
 };
 
 /** The address under which phones reach this server: its name, where it has one, else what it was asked by. */
-async function ownAddress(): Promise<string> {
+export async function ownAddress(): Promise<string> {
   const [name] = env.hosts();
   if (name !== undefined) return `https://${name}`;
   const asked = await headers();

@@ -29,7 +29,9 @@ export type PeopleView = {
     readonly code: string;
     readonly text: string;
     readonly isReached: boolean;
+    /** It went out by e-mail too. */ readonly isSent: boolean;
   } | null;
+  /** Whether links can be sent by e-mail. */ readonly sendsMail: boolean;
   /** What is laid down about entries of trainees. */ readonly traineesCountAtOnce: boolean;
   readonly events: readonly string[];
   readonly problem: string | null;
@@ -72,9 +74,9 @@ export function People({ view }: { view: PeopleView }) {
         <ProblemNote text={view.problem} />
         {view.made && <Made made={view.made} />}
       </header>
-      <Members members={view.members} />
+      <Members members={view.members} sendsMail={view.sendsMail} />
       <div className="flex flex-col gap-7">
-        <Invite />
+        <Invite sendsMail={view.sendsMail} />
         <Phones devices={view.devices} />
         {view.invitations.length > 0 && <OpenInvitations invitations={view.invitations} />}
         <Trainees countAtOnce={view.traineesCountAtOnce} />
@@ -98,6 +100,7 @@ const Made = ({ made }: { made: NonNullable<PeopleView['made']> }) => (
         {made.address}
       </p>
       <p className="hint">{say('people.shownOnce')}</p>
+      {made.isSent && <p className="hint">{say('people.mailSent')}</p>}
       {!made.isReached && (
         <p className="font-semibold">
           {say('people.onlyThisMachine')}{' '}
@@ -110,7 +113,7 @@ const Made = ({ made }: { made: NonNullable<PeopleView['made']> }) => (
   </section>
 );
 
-const Members = ({ members }: Pick<PeopleView, 'members'>) => (
+const Members = ({ members, sendsMail }: Pick<PeopleView, 'members' | 'sendsMail'>) => (
   <section className="flex flex-col" aria-label={say('people.people')}>
     <h2>{say('people.people')}</h2>
     {members.map((m) => (
@@ -147,7 +150,7 @@ const Members = ({ members }: Pick<PeopleView, 'members'>) => (
               </Act>
             </div>
             <p className="hint mt-2">{say('people.endMembershipHow')}</p>
-            <GetBackIn person={m.id} hasUsername={m.hasUsername} />
+            <GetBackIn person={m.id} hasUsername={m.hasUsername} sendsMail={sendsMail} />
           </details>
         )}
       </div>
@@ -156,10 +159,19 @@ const Members = ({ members }: Pick<PeopleView, 'members'>) => (
 );
 
 /** For whoever forgot a password, and for the PIN of a name. */
-const GetBackIn = ({ person, hasUsername }: { person: string; hasUsername: boolean }) => (
+const GetBackIn = ({
+  person,
+  hasUsername,
+  sendsMail,
+}: {
+  person: string;
+  hasUsername: boolean;
+  sendsMail: boolean;
+}) => (
   <>
     {hasUsername && (
       <Act act="renew" also={{ person }} className="mt-3">
+        {sendsMail && <EmailField />}
         <button className="btn">{say('people.renewLink')}</button>
         <p className="hint mt-1">{say('people.renewLinkHow')}</p>
       </Act>
@@ -171,7 +183,19 @@ const GetBackIn = ({ person, hasUsername }: { person: string; hasUsername: boole
   </>
 );
 
-const Invite = () => (
+/** Where a link goes by e-mail too. */
+const EmailField = () => (
+  <Field
+    label={say('people.email')}
+    name="email"
+    type="email"
+    maxLength={200}
+    autoComplete="off"
+    hint={say('people.emailHow')}
+  />
+);
+
+const Invite = ({ sendsMail }: Pick<PeopleView, 'sendsMail'>) => (
   <section aria-label={say('people.invite')}>
     <h2>{say('people.invite')}</h2>
     <Act act="invite" className="flex flex-col gap-3">
@@ -207,6 +231,7 @@ const Invite = () => (
         autoComplete="off"
         hint={say('people.partnerNameHow')}
       />
+      {sendsMail && <EmailField />}
       <button className="btn key w-fit">{say('people.makeLink')}</button>
     </Act>
   </section>

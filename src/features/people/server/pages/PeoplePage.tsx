@@ -6,13 +6,19 @@ import { peopleView } from '../people-view';
 export async function PeoplePage({
   searchParams,
 }: {
-  searchParams: Promise<{ problem?: string }>;
+  searchParams: Promise<{ problem?: string; sent?: string }>;
 }) {
-  const [{ problem }, s] = [await searchParams, await loadPageContext('manage-people')];
+  const [{ problem, sent }, s] = [await searchParams, await loadPageContext('manage-people')];
   const { traineesCountAtOnce } = s.siteState;
   return (
     <PageShell s={s} place="more">
-      <People view={await peopleView(s.site, { problem, traineesCountAtOnce })} />
+      <People
+        view={await peopleView(s.site, {
+          problem,
+          isSent: sent !== undefined,
+          traineesCountAtOnce,
+        })}
+      />
     </PageShell>
   );
 }
