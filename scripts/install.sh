@@ -8,11 +8,11 @@ DATA=/var/lib/zealous-heap; BACKUPS=/var/backups/zealous-heap; APP_USER=zealous;
 say() { echo "$*" >&2; }
 die() { say "$*"; exit 1; }
 
-name='' into='' tls=$'\n\ttls internal'
+name='' into='' tls=$'\n\ttls internal' own_root=' ZEALOUS_OWN_ROOT=1'
 while [ $# -gt 0 ]; do
   case "$1" in
     --into) into="${2:?--into needs a folder}"; shift 2;;
-    --public) tls=''; shift;;
+    --public) tls='' own_root=''; shift;;
     -*) die "There is no option '$1'. Usage: ./zealous install NAME [--public] [--into DIR]";;
     *) name="$1"; shift;;
   esac
@@ -39,7 +39,7 @@ After=network.target
 [Service]
 User=$APP_USER
 WorkingDirectory=$ROOT
-Environment=ZEALOUS_DATA=$DATA ZEALOUS_HOSTS=$name ZEALOUS_HTTPS=1 PORT=$PORT NODE_ENV=production
+Environment=ZEALOUS_DATA=$DATA ZEALOUS_HOSTS=$name ZEALOUS_HTTPS=1$own_root PORT=$PORT NODE_ENV=production
 UMask=0077
 NoNewPrivileges=yes
 CapabilityBoundingSet=
@@ -65,6 +65,8 @@ T
 }
 
 write_files() {
+  # A phone that does not trust this machine yet would only be warned.
+  local own_start=''; [ -z "$tls" ] || own_start=$'\n\thandle / {\n\t\tredir /trust\n\t}'
   put /etc/systemd/system/zealous-heap.service <<<"$(service 'Zealous Heap: compost batches and their records' "ExecStart=$ROOT/zealous start
 Restart=on-failure
 RestartSec=5
@@ -102,6 +104,11 @@ http://$name {
 		root * /var/lib/caddy/.local/share/caddy/pki/authorities/local
 		file_server
 	}
+	# How a phone is told to: the page, and what it is drawn with.
+	@trust path /trust /_next/* /icon.svg
+	handle @trust {
+		reverse_proxy 127.0.0.1:$PORT
+	}$own_start
 	handle {
 		redir https://{host}{uri}
 	}
@@ -127,4 +134,4 @@ else
   say "systemd does not run here: start it with  systemctl enable --now zealous-heap.service zealous-heap-backup.timer caddy.service"
 fi
 say "Phones open https://$name"
-[ -z "$tls" ] || say "Until a phone trusts this machine, it warns: open http://$name/root.crt on it once, and trust it in its settings (docs/operations.md)."
+[ -z "$tls" ] || say "Until a phone trusts this machine, it warns: open http://$name on it once, and do what the page says."

@@ -44,6 +44,7 @@ link="$(grep -o 'join/.*' "$DIR/start.log")" || { cat "$DIR/start.log"; die "it 
 sed -i "s/127.0.0.1:4174/127.0.0.1:$PORT/; s#^https://$NAME#{\n\thttp_port $HTTP\n\thttps_port $HTTPS\n}\nhttps://$NAME#" "$DIR/etc/caddy/Caddyfile"
 (within "HOME=/var/lib/caddy runuser -u caddy -- caddy run --config /etc/caddy/Caddyfile --adapter caddyfile" >"$DIR/caddy.log" 2>&1 &)
 for _ in $(seq 30); do ask -f "http://$NAME:$HTTP/root.crt" -o "$DIR/root.crt" && break; sleep 1; done
+[[ "$(ask -L "http://$NAME:$HTTP/")" == */root.crt* ]] || die "the page that tells a phone to trust it is not there"
 [ "$(ask -o /dev/null -w '%{http_code}' "https://$NAME:$HTTPS/api/ready")" = 200 ] || die "it is not ready behind https, or its certificate is not that of its root"
 [ -z "$(ask -H 'Host: other.example' "https://$NAME:$HTTPS/")" ] || die "another name is answered"
 cookies="$(ask -D - -o /dev/null -d "token=${link#join/}&name=Mo&username=mo&password=many warm heaps" "https://$NAME:$HTTPS/api/join" | grep -i '^set-cookie')" || die "no account was made"

@@ -70,6 +70,7 @@ export const ROUTES = {
   '/store/materials': 'see-site',
   '/store/suppliers': 'see-site',
   '/store/take-in': 'see-site',
+  '/trust': 'see-public',
   '/waiting': 'see-site',
   '/who': 'see-account',
   '/api/account': 'see-account',

@@ -1,4 +1,4 @@
-import { codePath, reachOfFailure } from './reach';
+import { reachOfFailure } from './reach';
 
 const failed = (code: string): Error => new Error('fetch failed', { cause: { code } });
 
@@ -16,6 +16,3 @@ test('a call that fails without saying why has no answer', () => {
   expect(reachOfFailure(new Error('timed out')).code).toBe('NO_ANSWER');
   expect(reachOfFailure('?').code).toBe('NO_ANSWER');
 });
-
-test('a code is drawn square by square', () =>
-  expect(codePath(2, (row, column) => row === column)).toBe('M0 0h1v1h-1zM1 1h1v1h-1z'));

@@ -6,11 +6,12 @@ export type Reach =
   /** Something else answers under that name. */
   | { readonly code: 'OTHER'; readonly status: number }
   | { readonly code: 'NO_ANSWER' };
-/** An address with what a call to it found, and the code that a camera opens it by: its path, in squares of a side of one. */
+/** An address with what a call to it found, and the code that a camera opens it by. */
 export type PhoneAddress = {
   readonly address: string;
   readonly reach: Reach;
-  readonly code: { readonly size: number; readonly path: string };
+  readonly code: { readonly side: number; readonly path: string };
+  /** What is to be done with the code, step by step. */ readonly steps: readonly string[];
 };
 
 /** Faults of a certificate, as Node names them. */
@@ -23,11 +24,3 @@ export function reachOfFailure(error: unknown): Reach {
   const code = typeof cause?.code === 'string' ? cause.code : '';
   return CERTIFICATE.test(code) ? { code: 'UNTRUSTED' } : { code: 'NO_ANSWER' };
 }
-
-/** A square code as one path, a unit for each of its squares. */
-export const codePath = (size: number, isDark: (row: number, column: number) => boolean): string =>
-  Array.from({ length: size }, (_, row) =>
-    Array.from({ length: size }, (_, column) =>
-      isDark(row, column) ? `M${column} ${row}h1v1h-1z` : '',
-    ).join(''),
-  ).join('');

@@ -196,4 +196,18 @@ export const enPeople = {
   mailSubject: 'Your link to {site}',
   mailText:
     'Open this link to join {site}, or to set a new password. It works once, within 7 days:\n\n{link}\n\nIf you did not expect it, leave it.',
+  trustTitle: 'Let this phone trust the server',
+  trustWhy:
+    'The server of your site makes its own certificates. Until a phone knows them, it warns and saves no pages for when there is no signal. Do this only if somebody of your site asked you to, in the site’s own network.',
+  trustDownload: 'Download the certificate',
+  trustIphone: 'On an iPhone or iPad',
+  trustIphoneHow:
+    'Open Settings, then ‘Profile downloaded’, and install it. Then go to General, About, Certificate Trust Settings, and switch it on.',
+  trustAndroid: 'On Android',
+  trustAndroidHow:
+    'Open Settings, search for ‘CA certificate’, and install the file that was downloaded.',
+  trustThen: 'Then open the server:',
+  trustStep:
+    'Point the phone’s camera at the code. The page says how the phone comes to trust this server; that is done once.',
+  trustThenStep: 'From there, open {address}.',
 } as const;

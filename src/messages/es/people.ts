@@ -203,4 +203,17 @@ export const esPeople = {
   mailSubject: 'Tu enlace a {site}',
   mailText:
     'Abre este enlace para entrar en {site} o para poner una contraseña nueva. Sirve una vez, dentro de 7 días:\n\n{link}\n\nSi no lo esperabas, déjalo.',
+  trustTitle: 'Que este teléfono confíe en el servidor',
+  trustWhy:
+    'El servidor de tu sitio hace sus propios certificados. Hasta que un teléfono los conozca, avisa y no guarda páginas para cuando no hay señal. Hazlo solo si alguien de tu sitio te lo dijo, en la red del propio sitio.',
+  trustDownload: 'Descargar el certificado',
+  trustIphone: 'En un iPhone o iPad',
+  trustIphoneHow:
+    'Abre Ajustes, luego «Perfil descargado», e instálalo. Después ve a General, Información, Ajustes de confianza de los certificados, y enciéndelo.',
+  trustAndroid: 'En Android',
+  trustAndroidHow: 'Abre Ajustes, busca «certificado CA» e instala el archivo descargado.',
+  trustThen: 'Después abre el servidor:',
+  trustStep:
+    'Apunta la cámara del teléfono al código. La página dice cómo el teléfono llega a confiar en este servidor; se hace una vez.',
+  trustThenStep: 'Desde allí, abre {address}.',
 };

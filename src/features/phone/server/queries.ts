@@ -1,6 +1,7 @@
-import qrcode from 'qrcode';
+import { say } from '@/messages/say';
 import { env } from '@/platform/env';
-import { codePath, reachOfFailure, type PhoneAddress, type Reach } from '../reach';
+import { codePathOf } from '@/platform/qr-code';
+import { reachOfFailure, type PhoneAddress, type Reach } from '../reach';
 
 const PATIENCE_MS = 3000;
 
@@ -17,20 +18,23 @@ async function reachOf(address: string): Promise<Reach> {
   }
 }
 
-/** The address as a code for a phone's camera. */
-function codeOf(address: string): PhoneAddress['code'] {
-  const { modules } = qrcode.create(address, { errorCorrectionLevel: 'M' });
-  return {
-    size: modules.size,
-    path: codePath(modules.size, (row, column) => modules.get(row, column) === 1),
-  };
+/** An address, tried. Where the web server makes its own certificates, a phone is led past the page that says how to trust it. */
+async function addressOf(name: string): Promise<PhoneAddress> {
+  const address = `https://${name}`;
+  const reach = await reachOf(address);
+  const home = [say('phone.addToHomeScreen'), say('phone.openBatchesOnceWithSignal')];
+  // This computer, too, trusts such a certificate only once it was told to: what answers is the server all the same.
+  return env.hasOwnRoot() && (reach.code === 'REACHED' || reach.code === 'UNTRUSTED')
+    ? {
+        ...{ address, reach: { code: 'REACHED' }, code: codePathOf(`http://${name}/trust`) },
+        steps: [say('people.trustStep'), say('people.trustThenStep', { address }), ...home],
+      }
+    : {
+        ...{ address, reach, code: codePathOf(address) },
+        steps: [say('phone.pointCameraAtCode'), ...home],
+      };
 }
 
 /** The addresses that phones are to reach, each tried. */
 export const phoneAddresses = (): Promise<PhoneAddress[]> =>
-  Promise.all(
-    env.hosts().map(async (name) => {
-      const address = `https://${name}`;
-      return { address, reach: await reachOf(address), code: codeOf(address) };
-    }),
-  );
+  Promise.all(env.hosts().map(addressOf));

@@ -42,29 +42,22 @@ export function ConnectPhone({ addresses }: { addresses: readonly PhoneAddress[]
 const Code = ({ a }: { a: PhoneAddress }) => (
   <section aria-label={a.address} className="ruled pt-3 flex flex-wrap gap-6 items-start">
     <svg
-      viewBox={`-4 -4 ${a.code.size + 8} ${a.code.size + 8}`}
+      viewBox={`0 0 ${a.code.side} ${a.code.side}`}
       width="240"
       height="240"
       role="img"
       aria-label={say('phone.qrCodeFor', { address: a.address })}
       shapeRendering="crispEdges"
     >
-      <rect
-        x="-4"
-        y="-4"
-        width={a.code.size + 8}
-        height={a.code.size + 8}
-        fill="#fff"
-        stroke="none"
-      />
+      <rect width={a.code.side} height={a.code.side} fill="#fff" stroke="none" />
       <path d={a.code.path} fill="#000" />
     </svg>
     <div className="flex-1 min-w-[240px] flex flex-col gap-2">
       <p className="disp font-bold text-lead break-all">{a.address}</p>
       <ol className="list-decimal pl-5 flex flex-col gap-1.5">
-        <li>{say('phone.pointCameraAtCode')}</li>
-        <li>{say('phone.addToHomeScreen')}</li>
-        <li>{say('phone.openBatchesOnceWithSignal')}</li>
+        {a.steps.map((step) => (
+          <li key={step}>{step}</li>
+        ))}
       </ol>
     </div>
   </section>
