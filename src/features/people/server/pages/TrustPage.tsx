@@ -1,9 +1,11 @@
+import { notFound } from 'next/navigation';
 import { say } from '@/messages/say';
 import { env } from '@/platform/env';
 import { DoorPage } from '../../ui/DoorPage';
 
 /** How a phone is told to trust a server that makes its own certificates; opened over plain http, before it does. */
 export function TrustPage() {
+  if (!env.hasOwnRoot()) notFound();
   const [name] = env.hosts();
   return (
     <DoorPage title={say('people.trustTitle')}>
