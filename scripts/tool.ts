@@ -3,7 +3,8 @@ import { layUpDemo } from '../demo/lay-up';
 import { layUpDemoPeople } from '../demo/people';
 import { layUpSecondSite } from '../demo/second-site';
 import { createHash } from 'node:crypto';
-import { readFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { keyName } from '@/core/formats/seal';
 import type { ChainFault } from '@/core/log/chain';
@@ -19,6 +20,8 @@ import { logRepo } from '@/db/repositories/log';
 import { INVITATION_MS, invitationRepo } from '@/db/repositories/invitations';
 import { memberRepo } from '@/db/repositories/members';
 import { siteRepo, type Site } from '@/db/repositories/site';
+import { timeStampRepo } from '@/db/repositories/time-stamps';
+import { differingStamps } from '@/db/stamp-log';
 import { rebuildSnapshots } from '@/db/write';
 import { now } from '@/platform/clock';
 import { createToken } from '@/platform/token';
@@ -87,7 +90,7 @@ const COMMANDS: Record<string, () => Promise<void>> = {
       if (sites.length === 0) console.log('No site yet: nothing to check.');
       const { values } = parseArgs({
         args: process.argv.slice(3),
-        options: { since: { type: 'string' } },
+        options: { since: { type: 'string' }, stamps: { type: 'string' } },
       });
       const key = siteKey();
       if (sites.length > 0)
@@ -96,7 +99,10 @@ const COMMANDS: Record<string, () => Promise<void>> = {
             ? `Signed by key ${keyName(key.publicKey, sha256)}.`
             : 'There is no key: nothing is signed.',
         );
-      for (const site of sites) await checkSite(db, site);
+      for (const site of sites) {
+        await checkSite(db, site);
+        await checkStamps(db, site, values.stamps);
+      }
       if (values.since !== undefined) await compareWithSeen(db, sites, values.since);
     });
   },
@@ -189,6 +195,29 @@ async function checkSite(db: Db, site: Site): Promise<void> {
     );
   const head = await chainRepo(db).head(site.id);
   if (head) console.log(`It ends at ${head.seq}:${head.hash}`);
+}
+
+/** Whether the log is what the service of time stamps vouched for. @param folder where each of them is written to, for `openssl ts` */
+async function checkStamps(db: Db, site: Site, folder?: string): Promise<void> {
+  const stamps = await timeStampRepo(db).all(site.id);
+  const last = stamps.at(-1);
+  if (!last) return;
+  const differing = await differingStamps(db, site.id);
+  console.log(
+    `Time stamps: ${stamps.length}; the last is of ${new Date(last.at).toISOString()} for entry ${last.seq}.`,
+  );
+  if (differing.length > 0) {
+    console.error(
+      `The log is not what was stamped: entry ${differing.map((s) => s.seq).join(', ')} is gone or changed.`,
+    );
+    process.exitCode = 1;
+  }
+  if (folder === undefined) return;
+  mkdirSync(folder, { recursive: true });
+  for (const { seq, token } of stamps) writeFileSync(path.join(folder, `${seq}.tst`), token);
+  console.log(
+    `Written to ${folder}. Each is checked by: openssl ts -verify -digest HASH -token_in -in SEQ.tst -CAfile ROOT-OF-THE-SERVICE`,
+  );
 }
 
 /** Whether the log of one of the sites extends what somebody saw of it. */

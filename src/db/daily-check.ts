@@ -3,6 +3,7 @@ import { inSite } from '@/platform/current-request';
 import { log } from '@/platform/log';
 import { checkLogAndKeep } from './check-log';
 import { theDb } from './context';
+import { stampLogEnd } from './stamp-log';
 import { siteRepo } from './repositories/site';
 
 const FIRST_MS = 15_000;
@@ -23,8 +24,19 @@ async function check(): Promise<void> {
   }
 }
 
+/** Has the end of each log vouched for, where the installation names a service for it. */
+async function stamp(): Promise<void> {
+  try {
+    for (const site of await siteRepo(theDb()).all())
+      await inSite(site.id, () => stampLogEnd(theDb(), site.id));
+  } catch (error) {
+    log.warn({ error: error instanceof Error ? error.message : error }, 'no time stamp was given');
+  }
+}
+
 /** Checks the log soon after the start and once a day; this keeps no process alive. */
 export function checkEveryDay(): void {
-  setTimeout(() => void check(), FIRST_MS).unref();
-  setInterval(() => void check(), EVERY_MS).unref();
+  const work = (): void => void check().then(stamp);
+  setTimeout(work, FIRST_MS).unref();
+  setInterval(work, EVERY_MS).unref();
 }

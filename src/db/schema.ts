@@ -135,6 +135,16 @@ type DeviceTable = {
 /** Who has said their PIN on a shared phone: from then on it logs in their name. */
 type DeviceHandTable = { site: string; device: string; person: string; since: Stamp };
 
+/** The end of a log at a moment, as a service vouched for it. */
+type TimeStampTable = {
+  site: string;
+  seq: string;
+  hash: string;
+  at: Stamp;
+  service: string;
+  token: Buffer;
+};
+
 type AuditEventTable = {
   id: string;
   site: string | null;
@@ -152,6 +162,7 @@ export type Database = {
   device: DeviceTable;
   device_hand: DeviceHandTable;
   audit_event: AuditEventTable;
+  time_stamp: TimeStampTable;
   site: SiteTable;
   log_entry: LogEntryTable;
   batch_snapshot: BatchSnapshotTable;

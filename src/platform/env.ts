@@ -36,6 +36,8 @@ export const env = {
     given('ZEALOUS_MAIL_FROM') ?? `Zealous Heap <heap@${env.hosts()[0] ?? 'localhost'}>`,
   /** Where the stand-in of demo and tests keeps e-mail instead of sending it; null: there is none. */
   mailbox: (): string | null => given('ZEALOUS_MAILBOX'),
+  /** A service of RFC 3161 that vouches for the end of the log each day; null: none does. */
+  timeStampService: (): string | null => given('ZEALOUS_TIMESTAMPS'),
   /** Whether the web server in front makes its own certificates, which phones are told to trust once. */
   hasOwnRoot: (): boolean => process.env.ZEALOUS_OWN_ROOT === '1',
   /** The development server evaluates scripts that are being edited. */

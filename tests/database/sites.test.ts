@@ -9,6 +9,8 @@ import { batchId } from '../support/ids';
 import { connect } from '@/db/client';
 import { auditRepo } from '@/db/repositories/audit';
 import { deviceRepo } from '@/db/repositories/devices';
+import { pinRepo } from '@/db/repositories/pins';
+import { timeStampRepo } from '@/db/repositories/time-stamps';
 import { invitationRepo } from '@/db/repositories/invitations';
 import { logRepo } from '@/db/repositories/log';
 import { memberRepo } from '@/db/repositories/members';
@@ -59,10 +61,14 @@ async function siteNamed(name: string): Promise<Site> {
   const person = `person-${name}`;
   await memberRepo(t.admin).createDemoPerson(person, name);
   await memberRepo(t.app).setMember({ site: site.id, person, role: 'manager', partner: null }, NOW);
-  await deviceRepo(t.app).enrolDevice(
+  const device = await deviceRepo(t.app).enrolDevice(
     { site: site.id, name, tokenHash: `d-${name}`, enrolledBy: person },
     NOW,
   );
+  await pinRepo(t.app).noteHand({ site: site.id, device, person }, NOW);
+  await timeStampRepo(t.app).keep(site.id, {
+    ...{ seq: 1, hash: 'h', at: NOW, service: 's', token: Buffer.from('t') },
+  });
   await invitationRepo(t.app).invite({
     ...{
       tokenHash: `i-${name}`,
