@@ -19,12 +19,12 @@ export const hashSecret = (secret: string): Promise<string> => hash(secret, HASH
 export const matchesSecret = (kept: string, secret: string): Promise<boolean> =>
   verify(kept, secret);
 
-/** The made-up people of the demo have no password; whoever calls this has made sure that it is the demo. */
-const pickPerson = () => ({
-  id: 'pick-person',
+/** Signs somebody in whom something else than a password has named: a passkey, or the demo. Whoever calls this has made sure of it. */
+const openSession = () => ({
+  id: 'open-session',
   endpoints: {
-    pickPerson: createAuthEndpoint(
-      '/pick-person',
+    openSession: createAuthEndpoint(
+      '/open-session',
       { method: 'POST', body: z.object({ person: z.string() }) },
       async (ctx) => {
         const user = await ctx.context.internalAdapter.findUserById(ctx.body.person);
@@ -97,7 +97,7 @@ const createAuth = (db: Db) =>
     plugins: [
       username({ minUsernameLength: 2 }),
       twoFactor({ issuer: 'Zealous Heap' }),
-      pickPerson(),
+      openSession(),
       renewPassword(),
     ],
   });

@@ -18,6 +18,7 @@ import * as sitesApart from './migrations/0016-sites-apart';
 import * as calendarKeys from './migrations/0017-calendar-keys';
 import * as backIn from './migrations/0018-back-in';
 import * as timeStamps from './migrations/0019-time-stamps';
+import * as passkeys from './migrations/0020-passkeys';
 
 /** In their order; one that has run on any site never changes again. */
 export const MIGRATIONS = {
@@ -40,6 +41,7 @@ export const MIGRATIONS = {
   '0017-calendar-keys': calendarKeys,
   '0018-back-in': backIn,
   '0019-time-stamps': timeStamps,
+  '0020-passkeys': passkeys,
 } as const satisfies Readonly<Record<string, Migration>>;
 
 /** Brings the database to the newest form. @throws Error with the failed migration's name and cause */
@@ -60,7 +62,7 @@ export async function migrate(
 /** Migrations that a database has not seen yet; read with the application's own role. */
 export async function missingMigrations(db: Db): Promise<string[]> {
   const { rows } = await sql<{ there: boolean }>`
-    select exists (select from information_schema.columns where table_name = 'time_stamp' and column_name = 'token') as there`.execute(
+    select exists (select from information_schema.columns where table_name = 'passkey' and column_name = 'counter') as there`.execute(
     db,
   );
   // The list itself belongs to the owner; the newest thing in it tells whether the last migration has run.

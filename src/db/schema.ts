@@ -135,6 +135,18 @@ type DeviceTable = {
 /** Who has said their PIN on a shared phone: from then on it logs in their name. */
 type DeviceHandTable = { site: string; device: string; person: string; since: Stamp };
 
+/** The public half of a passkey of an account. */
+type PasskeyTable = {
+  id: string;
+  person: string;
+  name: string;
+  public_key: Buffer;
+  counter: string;
+  transports: JSONColumnType<readonly string[]>;
+  made_at: Stamp;
+  used_at: Date | null;
+};
+
 /** The end of a log at a moment, as a service vouched for it. */
 type TimeStampTable = {
   site: string;
@@ -163,6 +175,7 @@ export type Database = {
   device_hand: DeviceHandTable;
   audit_event: AuditEventTable;
   time_stamp: TimeStampTable;
+  passkey: PasskeyTable;
   site: SiteTable;
   log_entry: LogEntryTable;
   batch_snapshot: BatchSnapshotTable;

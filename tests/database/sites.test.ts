@@ -99,6 +99,7 @@ afterAll(() => t.drop(), 30_000);
 /** Tables of the accounts and of the doors, which belong to no site; and the list of migrations. */
 const OF_NO_SITE = [
   ...['user', 'session', 'account', 'verification', 'twoFactor', 'rate_count'],
+  'passkey',
   ...['kysely_migration', 'kysely_migration_lock'],
 ];
 const tablesOf = async () =>

@@ -49,8 +49,8 @@ const codeOf = (key: string): OTPAuth.TOTP =>
   new OTPAuth.TOTP({ secret: OTPAuth.Secret.fromBase32(key.replace(/\s/g, '')) });
 const STEP_MS = 30_000;
 
-async function signIn(page: Page, username: string): Promise<void> {
-  await open(page, `${app.base}/sign-in`);
+async function signIn(page: Page, username: string, base = app.base): Promise<void> {
+  await open(page, `${base}/sign-in`);
   await fill(page, 'User name', username);
   await fill(page, 'Password', PASSWORD);
   await press(page, 'Sign in');
@@ -291,3 +291,54 @@ test('a link goes by e-mail too, where somebody has one; the address is kept now
   );
   expect(rows[0]?.n).toBe('0');
 }, 60_000);
+
+test('a passkey: added with the password, signs in without it, is bound to this name, and is removed', async () => {
+  await join('Wagtail');
+  // A browser has passkeys for names, not for numbers.
+  const base = app.base.replace('127.0.0.1', 'localhost');
+  const { page, close } = await app.page(undefined, '');
+  const device = await page.createCDPSession();
+  await device.send('WebAuthn.enable');
+  await device.send('WebAuthn.addVirtualAuthenticator', {
+    options: {
+      ...{ protocol: 'ctap2', transport: 'internal', hasResidentKey: true },
+      ...{ hasUserVerification: true, isUserVerified: true, automaticPresenceSimulation: true },
+    },
+  });
+  await signIn(page, 'wagtail', base);
+  await waitText(page, 'main', /No batch yet/);
+  await open(page, `${base}/account`);
+  const passkeys = 'section[aria-label=Passkeys]';
+  await page.waitForSelector(`${passkeys} input[name=current]`);
+  await fill(page, 'What to call it', 'Blue laptop');
+  await page.type(`${passkeys} input[name=current]`, 'not the password');
+  await press(page, 'Add a passkey');
+  await waitText(page, passkeys, /The current password is wrong/);
+  await page.$eval(`${passkeys} input[name=current]`, (el) => (el.value = ''));
+  await page.type(`${passkeys} input[name=current]`, PASSWORD);
+  await press(page, 'Add a passkey');
+  await waitText(page, 'main', /The passkey is added[\s\S]*Blue laptop/);
+  expect(await axe(page)).toEqual([]);
+  await press(page, 'Sign out on the others');
+  await waitText(page, 'main', /on this device alone/);
+  await press(page, 'Sign out');
+  await waitText(page, 'main', /Forgot it\?/);
+  await press(page, 'Sign in with a passkey');
+  await waitText(page, 'main', /No batch yet/);
+  // What was asked once cannot be answered again, nor by somebody who made it up.
+  const forged = await fetch(`${base}/api/sign-in/passkey`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ step: 'bring', response: { id: 'x' } }),
+  });
+  expect(await forged.json()).toMatchObject({ ok: false });
+  expect(forged.headers.getSetCookie()).toEqual([]);
+  await open(page, `${base}/account`);
+  await press(page, 'Remove');
+  await waitText(page, 'main', /The passkey is removed/);
+  await press(page, 'Sign out');
+  await waitText(page, 'main', /Forgot it\?/);
+  await press(page, 'Sign in with a passkey');
+  await waitText(page, 'main', /This passkey is not known here any more/);
+  await close();
+}, 120_000);

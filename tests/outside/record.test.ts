@@ -77,7 +77,7 @@ function batch(names: { name?: string; by?: string } = {}) {
         unit,
         file: {
           ...{ digest: sha256(text), head: 'f'.repeat(64), seal: [] },
-          end: { text: LOG_END, side: 1, path: '' },
+          end: { text: LOG_END, use: 'Keep it.', codeName: 'Code', side: 1, path: '' },
         },
       }),
   };

@@ -68,7 +68,18 @@ export const AccountAct = z.discriminatedUnion('act', [
   z.object({ act: z.literal('code-end'), current: Password }),
   z.object({ act: z.literal('pin'), pin: Pin }),
   z.object({ act: z.literal('sign-out-others') }),
+  z.object({ act: z.literal('passkey-end'), passkey: z.string().max(1400) }),
 ]);
+/** A step of adding or using a passkey: asking what is to be signed, and bringing it back signed by a device. */
+export const PasskeyStep = z.object({
+  step: z.enum(['ask', 'bring']),
+  password: Password.optional(),
+  name: z.string().max(40).optional(),
+  next: z.string().max(500).optional(),
+  response: z.looseObject({ id: z.string().max(1400) }).optional(),
+});
+export type PasskeyStep = z.output<typeof PasskeyStep>;
+
 /** What an app for one-time codes is told, with the codes to write down, as a cookie bears them to the page that shows them. */
 export const NewCodes = z.object({ totpURI: z.url(), backupCodes: z.array(z.string()) });
 /** What was changed about an account, as the address of its page says it. */
@@ -79,6 +90,8 @@ export const ACCOUNT_NOTES = [
   'pin-on',
   'pin-off',
   'others',
+  'passkey-on',
+  'passkey-off',
 ] as const;
 export type AccountNote = (typeof ACCOUNT_NOTES)[number];
 /** Why it was not. */

@@ -99,8 +99,14 @@ export type RecordDoc = {
     | null;
 };
 
-/** The end of a log in words, and drawn as a QR code of so many modules a side. */
-export type LogEnd = { readonly text: string; readonly side: number; readonly path: string };
+/** The end of a log in words, and drawn as a QR code of so many modules a side; what it is for is said beside. */
+export type LogEnd = {
+  readonly text: string;
+  readonly use: string;
+  readonly codeName: string;
+  readonly side: number;
+  readonly path: string;
+};
 
 /** A batch file, and the command that gives its verdicts again. */
 type Again = { readonly digest: string; readonly fileName: string; readonly command: string };

@@ -173,7 +173,7 @@ export const enPeople = {
   linkForPassword: 'Link for a new password for {name}, until {until}',
   renewTitle: 'New password for {name}',
   renewHow:
-    'It signs you out everywhere else, and one-time codes are off until you set them up again.',
+    'It signs you out everywhere else. One-time codes and passkeys are off until you set them up again.',
   renewSave: 'Save and sign in',
   renewElsewhere:
     'They have a place at a site that you do not manage. Whoever runs this server can make the link there.',
@@ -210,4 +210,18 @@ export const enPeople = {
   trustStep:
     'Point the phone’s camera at the code. The page says how the phone comes to trust this server; that is done once.',
   trustThenStep: 'From there, open {address}.',
+  passkey: 'Passkey',
+  passkeys: 'Passkeys',
+  passkeysHow:
+    'A passkey signs you in by your finger, your face or the PIN of your device, with no password and no code.',
+  passkeyAdd: 'Add a passkey',
+  passkeyName: 'What to call it',
+  passkeyEnd: 'Remove',
+  passkeySince: 'since {since}',
+  passkeySignIn: 'Sign in with a passkey',
+  passkeyFailed:
+    'Nothing came of it: it was broken off, or this device has no passkey for here. Try again, or use the password.',
+  passkeyUnknown: 'This passkey is not known here any more. Use the password.',
+  donePasskeyOn: 'The passkey is added.',
+  donePasskeyOff: 'The passkey is removed.',
 } as const;

@@ -179,7 +179,7 @@ export const esPeople = {
   linkForPassword: 'Enlace para una contraseña nueva de {name}, hasta {until}',
   renewTitle: 'Contraseña nueva de {name}',
   renewHow:
-    'Sales en todas las demás partes, y los códigos de un solo uso quedan apagados hasta que los configures otra vez.',
+    'Sales en todas las demás partes. Los códigos de un solo uso y las llaves de acceso quedan apagados hasta que los configures otra vez.',
   renewSave: 'Guardar y entrar',
   renewElsewhere:
     'Tiene un puesto en un sitio que no diriges. Quien lleva este servidor puede hacer allí el enlace.',
@@ -216,4 +216,18 @@ export const esPeople = {
   trustStep:
     'Apunta la cámara del teléfono al código. La página dice cómo el teléfono llega a confiar en este servidor; se hace una vez.',
   trustThenStep: 'Desde allí, abre {address}.',
+  passkey: 'Llave de acceso',
+  passkeys: 'Llaves de acceso',
+  passkeysHow:
+    'Con una llave de acceso entras con el dedo, la cara o el PIN de tu dispositivo, sin contraseña y sin código.',
+  passkeyAdd: 'Añadir una llave',
+  passkeyName: 'Cómo llamarla',
+  passkeyEnd: 'Quitar',
+  passkeySince: 'desde {since}',
+  passkeySignIn: 'Entrar con una llave de acceso',
+  passkeyFailed:
+    'No resultó: se interrumpió, o este dispositivo no tiene llave para este servidor. Inténtalo otra vez o usa la contraseña.',
+  passkeyUnknown: 'Esta llave ya no se conoce aquí. Usa la contraseña.',
+  donePasskeyOn: 'La llave está añadida.',
+  donePasskeyOff: 'La llave está quitada.',
 };

@@ -1,6 +1,7 @@
 import { hashSecret, SHORTEST_PASSWORD, theAuth } from '@/db/auth';
 import { currentAccess, theDb } from '@/db/context';
 import { auditRepo, type AuditEvent } from '@/db/repositories/audit';
+import { passkeyRepo } from '@/db/repositories/passkeys';
 import { pinRepo } from '@/db/repositories/pins';
 import { fieldsOf, flashCookie, sendOn } from '@/entry/server/forms';
 import { now } from '@/platform/clock';
@@ -34,6 +35,10 @@ export async function changeAccount(request: Request): Promise<Response> {
       return endCodes(act.current);
     case 'pin':
       return setOwnPin(act.pin);
+    case 'passkey-end':
+      await passkeyRepo(theDb()).remove(person.id, act.passkey);
+      await auditOwn('second-factor', 'passkey-off');
+      return done('passkey-off');
     case 'sign-out-others':
       await theAuth(theDb()).api.revokeOtherSessions({ headers: bearer() });
       return done('others');

@@ -5,6 +5,7 @@ import { auditRepo } from '@/db/repositories/audit';
 import { deviceRepo } from '@/db/repositories/devices';
 import { invitationRepo, type Invitation } from '@/db/repositories/invitations';
 import { memberRepo } from '@/db/repositories/members';
+import { passkeyRepo } from '@/db/repositories/passkeys';
 import { siteRepo } from '@/db/repositories/site';
 import { now } from '@/platform/clock';
 import { inSite } from '@/platform/current-request';
@@ -64,6 +65,7 @@ async function renew(
   const { headers } = await theAuth(theDb()).api.renewPassword({
     ...{ body: { person, password }, returnHeaders: true },
   });
+  await passkeyRepo(theDb()).removeAll(person);
   await auditRepo(theDb()).audit(
     { event: 'password-renewed', site, who: person, about: {} },
     now(),

@@ -1,6 +1,9 @@
 import qrcode from 'qrcode';
 import { theAuth } from '@/db/auth';
 import { currentAccess, theDb } from '@/db/context';
+import { passkeyRepo } from '@/db/repositories/passkeys';
+import { dayText } from '@/core/quantity/format';
+import { passkeyLabels } from './passkey-labels';
 import { memberRepo } from '@/db/repositories/members';
 import { say } from '@/messages/say';
 import { currentCookie, currentCookies } from '@/platform/current-request';
@@ -31,12 +34,20 @@ export async function ownAccount(asked: Asked): Promise<AccountView | null> {
   const sessions = await theAuth(theDb()).api.listSessions({
     headers: new Headers({ cookie: currentCookies() }),
   });
+  const passkeys = await passkeyRepo(theDb()).ofPerson(person.id);
   const [note, problem] = [
     ACCOUNT_NOTES.find((n) => n === asked.done),
     ACCOUNT_PROBLEMS.find((p) => p === asked.problem),
   ];
   return {
     ...{ name: person.name, role: person.role, site: site.name, username },
+    passkeys: {
+      labels: passkeyLabels(say('people.passkeyAdd')),
+      all: passkeys.map((k) => ({
+        ...{ id: k.id, name: k.name },
+        since: say('people.passkeySince', { since: dayText(site.timeZone, k.madeAt) }),
+      })),
+    },
     codes: { isOn: member?.hasCodes ?? false, setUp },
     ...{ hasPin: member?.hasPin ?? false, sessions: sessions.length },
     note: note ? noteText(note) : null,
@@ -74,6 +85,10 @@ function noteText(note: AccountNote): string {
       return say('people.donePinOff');
     case 'others':
       return say('people.doneOthers');
+    case 'passkey-on':
+      return say('people.donePasskeyOn');
+    case 'passkey-off':
+      return say('people.donePasskeyOff');
   }
 }
 

@@ -3,6 +3,7 @@ import { say } from '@/messages/say';
 import { Field } from '@/ui/Field';
 import { roleName, roleTells } from '@/entry/role-name';
 import { NewPasswordField } from './NewPasswordField';
+import { AddPasskey, type PasskeyLabels } from './PasskeyForms';
 import { OwnCodes, type CodesView } from './OwnCodes';
 import { PinField } from './PinField';
 import { SignOut } from './SignOut';
@@ -16,6 +17,10 @@ export type AccountView = {
   readonly note: string | null;
   readonly problem: string | null;
   readonly codes: CodesView;
+  readonly passkeys: {
+    readonly labels: PasskeyLabels;
+    readonly all: readonly { readonly id: string; readonly name: string; readonly since: string }[];
+  };
   readonly hasPin: boolean;
   /** On how many devices they are signed in. */ readonly sessions: number;
 };
@@ -31,6 +36,7 @@ export function Account({ view }: { view: AccountView }) {
       <ProblemNote text={view.problem} />
       {view.username !== null && (
         <>
+          <OwnPasskeys passkeys={view.passkeys} />
           <OwnCodes codes={view.codes} />
           <ChangePassword username={view.username} />
         </>
@@ -57,6 +63,30 @@ const ChangePassword = ({ username }: { username: string }) => (
     <button className="btn w-fit">{say('people.changePassword')}</button>
     <p className="hint">{say('people.changePasswordHow')}</p>
   </form>
+);
+
+const OwnPasskeys = ({ passkeys }: Pick<AccountView, 'passkeys'>) => (
+  <section className="ruled pt-4 flex flex-col gap-3" aria-label={say('people.passkeys')}>
+    <h2>{say('people.passkeys')}</h2>
+    <p>{say('people.passkeysHow')}</p>
+    {passkeys.all.map((k) => (
+      <form
+        key={k.id}
+        action="/api/account"
+        method="post"
+        className="ruled py-2 flex gap-4 items-center flex-wrap"
+      >
+        <input type="hidden" name="passkey" value={k.id} />
+        <p className="flex-1">
+          <b>{k.name}</b> <span className="hint">{k.since}</span>
+        </p>
+        <button className="btn" name="act" value="passkey-end">
+          {say('people.passkeyEnd')}
+        </button>
+      </form>
+    ))}
+    <AddPasskey labels={passkeys.labels} />
+  </section>
 );
 
 const OwnPin = ({ hasPin }: { hasPin: boolean }) => (

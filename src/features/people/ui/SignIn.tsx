@@ -2,6 +2,7 @@ import type { DemoPerson } from '@/core/access/demo-people';
 import { say } from '@/messages/say';
 import { Field } from '@/ui/Field';
 import { roleName, roleTells } from '@/entry/role-name';
+import { SignInByPasskey, type PasskeyLabels } from './PasskeyForms';
 import { DoorPage, ProblemNote } from './DoorPage';
 
 /** Signing in: by user name and password, or as one of the made-up people of the demo. */
@@ -11,12 +12,14 @@ export function SignIn({
   username,
   next,
   demo,
+  passkeys,
 }: {
   /** What has happened, where something has. */ note: string | null;
   problem: string | null;
   username: string;
   next: string;
   demo: readonly DemoPerson[];
+  passkeys: PasskeyLabels;
 }) {
   return (
     <DoorPage title={say('people.signIn')}>
@@ -45,6 +48,7 @@ export function SignIn({
           />
           <button className="btn key">{say('people.signIn')}</button>
           <p className="hint">{say('people.forgotPassword')}</p>
+          <SignInByPasskey next={next} labels={passkeys} />
         </form>
       )}
     </DoorPage>

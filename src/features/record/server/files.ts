@@ -94,7 +94,8 @@ async function sealOf(
 /** Where the log ended, for whoever keeps a record and compares later. */
 export function logEndOf({ seal: { log } }: Logged): LogEnd {
   const text = `${log.seq}:${log.hash}`;
-  return { text, ...codePathOf(text) };
+  const said = { use: say('record.logEnd'), codeName: say('record.logEndCode') };
+  return { text, ...said, ...codePathOf(text) };
 }
 
 /** What a record says of its file's seal. */

@@ -1,6 +1,6 @@
 import { currentLanguage, say } from '@/messages/say';
 import PDFDocument from 'pdfkit';
-import type { RecordDoc, Table } from '../view';
+import type { LogEnd, RecordDoc, Table } from '../view';
 import { drawChart } from './pdf-chart';
 import { face, NO_FIRST_FONT, registerFonts, type Doc, type Face } from '@/platform/pdf-face';
 import { itemAt } from '@/core/quantity/present';
@@ -217,13 +217,13 @@ function verdicts(pen: Pen, record: RecordDoc): void {
 
 const CODE = 96;
 /** Where the log ended, in words and as a code: kept with the record, it shows later whether the log was cut or changed. */
-function logEnd(pen: Pen, end: string): void {
+function logEnd(pen: Pen, { text, use, codeName }: LogEnd): void {
   const { doc } = pen;
-  para(pen, say('record.logEnd'), { size: 8.5 });
-  para(pen, end, { size: 8.5, which: 'bold' });
+  para(pen, use, { size: 8.5 });
+  para(pen, text, { size: 8.5, which: 'bold' });
   room(doc, CODE);
-  tagged(pen, 'Figure', () => drawCode(doc, end, MARGIN.left, doc.y, CODE), {
-    alt: say('record.logEndCode'),
+  tagged(pen, 'Figure', () => drawCode(doc, text, MARGIN.left, doc.y, CODE), {
+    alt: codeName,
   });
   doc.y += CODE + 4;
 }
@@ -243,7 +243,7 @@ function checkAgain(pen: Pen, record: RecordDoc): void {
   para(pen, say('record.sha256File', { digest }), { size: 8.5 });
   if (head) para(pen, say('record.theChainLogEntriesIn', { head }), { size: 8.5 });
   for (const line of seal) para(pen, line, { size: 8.5 });
-  if (end) logEnd(pen, end.text);
+  if (end) logEnd(pen, end);
   for (const e of earlier) {
     para(pen, say('record.aRuleWasMetUnder', { version: e.version, fileName: e.fileName }));
     para(pen, e.command, { size: 8.5, which: 'bold' });

@@ -212,13 +212,13 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
 /** Where the log ended, in words and as a code. */
 const End = ({ end }: { end: LogEnd }) => (
   <div className="mt-1">
-    <p>{say('record.logEnd')}</p>
+    <p>{end.use}</p>
     <p className="font-semibold break-all">{end.text}</p>
     <svg
       viewBox={`0 0 ${end.side} ${end.side}`}
       className="w-32 bg-white"
       role="img"
-      aria-label={say('record.logEndCode')}
+      aria-label={end.codeName}
       shapeRendering="crispEdges"
     >
       <path d={end.path} fill="#000" />

@@ -3,6 +3,7 @@ import { DEMO_PEOPLE } from '@/core/access/demo-people';
 import { say } from '@/messages/say';
 import { DoorPage } from '../../ui/DoorPage';
 import { SignIn } from '../../ui/SignIn';
+import { passkeyLabels } from '../passkey-labels';
 import { isDemoHere } from '../sign-in';
 import { whoIsSignedIn } from '../queries';
 import { safePath } from '@/entry/server/forms';
@@ -35,6 +36,7 @@ export async function SignInPage({ searchParams }: { searchParams: Promise<Asked
       username={(asked.username ?? '').slice(0, 40)}
       next={next}
       demo={isDemoHere() ? DEMO_PEOPLE : []}
+      passkeys={passkeyLabels(say('people.passkeySignIn'))}
     />
   );
 }
