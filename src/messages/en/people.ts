@@ -224,4 +224,6 @@ export const enPeople = {
   passkeyUnknown: 'This passkey is not known here any more. Use the password.',
   donePasskeyOn: 'The passkey is added.',
   donePasskeyOff: 'The passkey is removed.',
+  passkeyUnfit:
+    'Here you can add none: open the server by its name over https, in a browser that knows passkeys.',
 } as const;

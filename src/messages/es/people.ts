@@ -230,4 +230,6 @@ export const esPeople = {
   passkeyUnknown: 'Esta llave ya no se conoce aquí. Usa la contraseña.',
   donePasskeyOn: 'La llave está añadida.',
   donePasskeyOff: 'La llave está quitada.',
+  passkeyUnfit:
+    'Aquí no puedes añadir ninguna: abre el servidor por su nombre con https, en un navegador que conozca las llaves de acceso.',
 };

@@ -6,5 +6,6 @@ export const passkeyLabels = (button: string): PasskeyLabels => ({
   button,
   name: say('people.passkeyName'),
   password: say('people.passwordNow'),
+  unfit: say('people.passkeyUnfit'),
   broken: say('people.passkeyFailed'),
 });

@@ -15,14 +15,9 @@ export type PasskeyLabels = {
   readonly button: string;
   readonly name: string;
   readonly password: string;
+  /** Why there can be none here. */ readonly unfit: string;
   /** Why nothing came of it, where the device or the person broke it off. */ readonly broken: string;
 };
-
-/** Whether the forms are of use here, known once the page runs. */
-function useCanHavePasskeys(): boolean {
-  const isOnPage = useOnPage();
-  return isOnPage && canHavePasskeys();
-}
 
 const Problem = ({ text }: { text: string }) =>
   text !== '' && (
@@ -31,9 +26,10 @@ const Problem = ({ text }: { text: string }) =>
     </p>
   );
 
-/** Signing in by a passkey, beside the password. */
+/** Signing in by a passkey, beside the password; nothing where the browser can have none. */
 export function SignInByPasskey({ next, labels }: { next: string; labels: PasskeyLabels }) {
   const [problem, setProblem] = useState('');
+  const isOnPage = useOnPage();
   const at = '/api/sign-in/passkey';
   async function signIn(): Promise<void> {
     try {
@@ -50,7 +46,7 @@ export function SignInByPasskey({ next, labels }: { next: string; labels: Passke
       setProblem(labels.broken);
     }
   }
-  if (!useCanHavePasskeys()) return null;
+  if (!isOnPage || !canHavePasskeys()) return null;
   return (
     <div className="ruled pt-4 flex flex-col gap-3">
       <Problem text={problem} />
@@ -64,6 +60,7 @@ export function SignInByPasskey({ next, labels }: { next: string; labels: Passke
 /** A further passkey for one's own account. */
 export function AddPasskey({ labels }: { labels: PasskeyLabels }) {
   const [problem, setProblem] = useState('');
+  const isOnPage = useOnPage();
   const at = '/api/account/passkey';
   async function add(form: FormData): Promise<void> {
     try {
@@ -81,7 +78,8 @@ export function AddPasskey({ labels }: { labels: PasskeyLabels }) {
       setProblem(labels.broken);
     }
   }
-  if (!useCanHavePasskeys()) return null;
+  if (!isOnPage) return null;
+  if (!canHavePasskeys()) return <p className="hint">{labels.unfit}</p>;
   return (
     <form
       onSubmit={(e) => {
