@@ -17,6 +17,7 @@ const DOORS = {
     people: 60,
     account: 30,
     passkey: 30,
+    code: 20,
     site: 60,
     calendar: 10,
     who: 60,
