@@ -13,7 +13,8 @@ die() { say "FAILED: $*"; exit 1; }
 # A mount table of its own: whatever is mounted here is gone when this ends.
 [ -n "${BARE_DEBIAN_INSIDE:-}" ] || exec unshare --mount env BARE_DEBIAN_INSIDE=1 "$0" "$DIR"
 within() { chroot "$DIR" /bin/bash -c "cd $APP && $*"; }
-as_service() { within "runuser -u zealous -- env ZEALOUS_DATA=/var/lib/zealous-heap ZEALOUS_HOSTS=$NAME ZEALOUS_HTTPS=1 PORT=$PORT $APP/zealous $*"; }
+# By what its unit says; only the port is another one.
+as_service() { within "runuser -u zealous -- env $(sed -n 's/^Environment=//p' "$DIR/etc/systemd/system/zealous-heap.service") PORT=$PORT $APP/zealous $*"; }
 ask() { curl -s --cacert "$DIR/root.crt" --resolve "$NAME:$HTTPS:127.0.0.1" --resolve "$NAME:$HTTP:127.0.0.1" "$@"; }
 trap 'within "pkill -u caddy caddy" 2>/dev/null || true; as_service stop >/dev/null 2>&1 || true' EXIT
 
