@@ -66,7 +66,7 @@ T
 
 write_files() {
   # A phone that does not trust this machine yet would only be warned.
-  local own_start=''; [ -z "$tls" ] || own_start=$'\n\thandle / {\n\t\tredir /trust\n\t}'
+  local own_start=''; [ -z "$tls" ] || own_start=$'\n\thandle / {\n\t\tredir * /trust\n\t}'
   put /etc/systemd/system/zealous-heap.service <<<"$(service 'Zealous Heap: compost batches and their records' "ExecStart=$ROOT/zealous start
 Restart=on-failure
 RestartSec=5
