@@ -44,10 +44,10 @@ version() { git log -1 --format=%h "$1"; }
 # Stopped first: what was logged after the backup would not come back with it. Phones keep what they have until it answers again.
 stop_it
 say "Backing up…"
-backup="$(app backup "$DATA/backups" | sed -n 's/^Backed up .*: //p')"
+backup="$(app backup "$DATA/backups" | sed -n 's/^Backed up .*: //p')" || true   # what is wrong was said; it must be started again
 [ -f "$backup" ] || { start_it; die "The backup was not made; nothing was changed, and it is started again."; }
 say "From $(version "$was") to $(version "$to"). The backup: $backup"
-take "$to"
+take "$to" || { start_it; die "The version could not be taken; nothing was changed, and it is started again."; }
 started=
 if "$ROOT/zealous" prepare && { started=1; start_it; is_ready; }; then
   say "Upgraded: it answers, with $(version "$to")."; exit 0

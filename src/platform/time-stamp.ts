@@ -46,7 +46,7 @@ export const digestOfToken = (token: Uint8Array): string =>
 
 /**
  * Has a service of RFC 3161 vouch that a digest is there now. Who signed that is for whoever checks the token, as `openssl ts` does:
- * here it is held against what was asked.
+ * here it is compared with what was asked.
  * @param digest SHA-256 in hexadecimal
  * @throws Error where the service does not answer, refuses, or vouches for something else
  */
