@@ -12,6 +12,7 @@ import {
   axe,
   fill,
   joinBy,
+  MANAGER,
   open,
   press,
   startSite,
@@ -165,8 +166,13 @@ test('a manager gives nobody a password who has a place where that manager is no
     .insertInto('site')
     .values({ id: elsewhere, name: 'Weir Meadow', time_zone: 'Europe/London', unit: 'C' })
     .execute();
-  await join('Twite');
+  const old = await join('Twite');
   const person = await idOf('Twite');
+  // A link of before that place ends with it.
+  const manager = await idOf(MANAGER);
+  const link = await makeInvitation(app, site.id, null, 'Twite', {
+    ...{ letsIn: 'password', person, madeBy: manager },
+  });
   await memberRepo(app.database.admin).setMember(
     { site: elsewhere, person, role: 'manager', partner: null },
     Date.now(),
@@ -177,6 +183,15 @@ test('a manager gives nobody a password who has a place where that manager is no
   });
   expect(answer.headers.get('location')).toBe('/people?problem=elsewhere');
   expect(answer.headers.getSetCookie()).toEqual([]);
+  const used = await fetch(`${app.base}/api/join`, {
+    ...{ method: 'POST', redirect: 'manual' as const },
+    body: new URLSearchParams({ token: link, password: 'another dry summer' }),
+  });
+  expect(used.headers.getSetCookie()).toEqual([]);
+  expect(await (await fetch(`${app.base}/join/${link}`)).text()).toMatch(/does not work any more/);
+  // Whoever is signed in stays so, with the password they have.
+  const home = await fetch(app.base, { headers: { cookie: old }, redirect: 'manual' });
+  expect(home.headers.get('location')).not.toBe('/sign-in');
 }, 60_000);
 
 test('a name with a PIN is chosen by it on a shared phone; until then nothing goes in that name', async () => {

@@ -12,12 +12,12 @@ export type Invitation = {
   readonly name: string | null;
   readonly partner: string | null;
   /** Whose password it gives anew; null: it does not. */ readonly person: string | null;
+  readonly madeBy: string | null;
   readonly expiresAt: number;
 };
 export type NewInvitation = Omit<Invitation, 'id' | 'person'> & {
   readonly person?: string;
   readonly tokenHash: string;
-  readonly madeBy: string | null;
   readonly madeAt: number;
 };
 /** Whether a link still lets in; `used`, `late` and `withdrawn` say why not. */
@@ -39,7 +39,7 @@ const rowOf = (id: string, i: NewInvitation): Insertable<Database['invitation']>
 
 type Row = Selectable<Database['invitation']>;
 const invitationOfRow = ({ id, site, role, name, partner, person, ...r }: Row): Invitation => ({
-  ...{ id, site, role, name, partner, person, letsIn: r.lets_in },
+  ...{ id, site, role, name, partner, person, letsIn: r.lets_in, madeBy: r.made_by },
   expiresAt: r.expires_at.getTime(),
 });
 

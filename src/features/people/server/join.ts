@@ -12,6 +12,7 @@ import { inSite } from '@/platform/current-request';
 import { sha256 } from '@/platform/hash';
 import { createToken } from '@/platform/token';
 import { JoinInput } from '../input';
+import { mayRenew } from './may-renew';
 import { isEasyToGuess } from './password';
 import { cookieOf, fieldsOf, sendBack, sendOn, siteCookie } from '@/entry/server/forms';
 
@@ -54,14 +55,18 @@ async function joinSite(
 
 /** Gives somebody a new password, by a link that a manager made for them. */
 async function renew(
-  { id, person, name, site }: Invitation,
+  { id, person, name, site, madeBy }: Invitation,
   { password = '' }: Readonly<Record<string, string>>,
   back: string,
 ): Promise<Response> {
   if (password.length < SHORTEST_PASSWORD) return sendBack(back, { problem: 'password' });
   if (isEasyToGuess(password, [name ?? ''])) return sendBack(back, { problem: 'easy' });
-  if (person === null || !(await invitationRepo(theDb()).useInvitation(id, now())))
+  // Asked again: since the link was made, somebody may have got a place elsewhere, or the manager may be none any more.
+  if (person === null || !(await mayRenew(person, madeBy ?? ''))) {
+    await invitationRepo(theDb()).withdrawInvitation(site ?? '', id, now());
     return sendOn(back);
+  }
+  if (!(await invitationRepo(theDb()).useInvitation(id, now()))) return sendOn(back);
   const { headers } = await theAuth(theDb()).api.renewPassword({
     ...{ body: { person, password }, returnHeaders: true },
   });

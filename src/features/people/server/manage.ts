@@ -12,6 +12,7 @@ import { ingestEntry } from '@/entry/server/ingest-entry';
 import { newId } from '@/platform/ids';
 import { sendMail } from '@/platform/mail';
 import { say } from '@/messages/say';
+import { mayRenew } from './may-renew';
 import { MADE_COOKIE, ownAddress } from './queries';
 import { createToken } from '@/platform/token';
 
@@ -54,16 +55,6 @@ const mailLink = async (to: string, site: string, token: string): Promise<boolea
     subject: say('people.mailSubject', { site }),
     text: say('people.mailText', { site, link: `${await ownAddress()}/join/${token}` }),
   });
-
-/** Whoever has somebody's password has all their places: a manager gives a new one where they manage each of these. */
-async function mayRenew(person: string, manager: string): Promise<boolean> {
-  const [theirs, own] = await Promise.all([
-    memberRepo(theDb()).memberships(person),
-    memberRepo(theDb()).memberships(manager),
-  ]);
-  const managed = new Set(own.filter((m) => m.role === 'manager').map((m) => m.site));
-  return theirs.length > 0 && theirs.every((m) => managed.has(m.site));
-}
 
 const memberOf = async (site: string, person: string): Promise<Member | undefined> =>
   (await memberRepo(theDb()).members(site)).find((m) => m.person === person);
