@@ -1,7 +1,7 @@
 import { currentAccess, theDb } from '@/db/context';
 import { matchesSecret } from '@/db/auth';
 import { pinRepo } from '@/db/repositories/pins';
-import { ratesRepo } from '@/db/repositories/rates';
+import { isTriedTooOften } from './tries';
 import { now } from '@/platform/clock';
 import { memberRepo, type Member } from '@/db/repositories/members';
 import { fieldsOf, openCookieOf, sendOn, YEAR_S } from '@/entry/server/forms';
@@ -21,16 +21,14 @@ export async function chooseWho(request: Request): Promise<Response> {
 
 /** Tries at one name's PIN on one phone in a quarter of an hour. */
 const PIN_TRIES = 10;
-const QUARTER_MS = 15 * 60_000;
 
 /** Whether a PIN is that of a name; the phone remembers it, so that what waits on it goes in that name later too. */
 async function checkPin(person: string, pin: string): Promise<boolean> {
   const { site, device } = await currentAccess();
   if (!site || !device) return false;
-  const since = now() - (now() % QUARTER_MS);
-  const tries = await ratesRepo(theDb()).count('pin', `${device.id} ${person}`, since);
+  if (await isTriedTooOften('pin', `${device.id} ${person}`, PIN_TRIES)) return false;
   const hash = await pinRepo(theDb()).pinHashOf(site.id, person);
-  if (tries > PIN_TRIES || hash === null || !(await matchesSecret(hash, pin))) return false;
+  if (hash === null || !(await matchesSecret(hash, pin))) return false;
   await pinRepo(theDb()).noteHand({ site: site.id, device: device.id, person }, now());
   return true;
 }

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import {
   generateAuthenticationOptions,
   generateRegistrationOptions,
@@ -18,6 +17,7 @@ import { say } from '@/messages/say';
 import { readBody } from '@/platform/body';
 import { now } from '@/platform/clock';
 import { currentCookie, currentCookies } from '@/platform/current-request';
+import { sha256 } from '@/platform/hash';
 import { parseJson } from '@/platform/json';
 import { createToken } from '@/platform/token';
 import { PasskeyStep } from '../input';
@@ -61,9 +61,7 @@ async function rememberAsked(challenge: string): Promise<string> {
 
 /** What the device was asked to sign: good once. */
 async function recallAsked(): Promise<string | null> {
-  const tokenHash = createHash('sha256')
-    .update(currentCookie(ASKED_COOKIE) ?? '')
-    .digest('hex');
+  const tokenHash = sha256(currentCookie(ASKED_COOKIE) ?? '');
   const { internalAdapter } = await theAuth(theDb()).$context;
   const asked = await internalAdapter.consumeVerificationValue(`passkey-${tokenHash}`);
   return asked && asked.expiresAt.getTime() > now() ? asked.value : null;

@@ -3,11 +3,11 @@ import { theAuth } from '@/db/auth';
 import { currentAccess, theDb } from '@/db/context';
 import { auditRepo } from '@/db/repositories/audit';
 import { memberRepo } from '@/db/repositories/members';
-import { ratesRepo } from '@/db/repositories/rates';
 import { now } from '@/platform/clock';
 import { sha256 } from '@/platform/hash';
 import { currentCookies, inSite, isFromThisMachine } from '@/platform/current-request';
 import { env } from '@/platform/env';
+import { isTriedTooOften } from './tries';
 import { cookieOf, fieldsOf, safePath, sendBack, sendOn } from '@/entry/server/forms';
 
 /** Whether the made-up people may be picked: on the demo, on this machine alone. */
@@ -56,15 +56,8 @@ export async function auditSignIn(
 
 type Signed = { readonly person: string; readonly cookies: readonly string[] };
 
-/** Tries at one user name in a quarter of an hour, wherever they come from. */
+/** Tries at one user name in a quarter of an hour. */
 const TRIES = 20;
-const QUARTER_MS = 15 * 60_000;
-async function isTriedTooOften(username: string): Promise<boolean> {
-  const since = now() - (now() % QUARTER_MS);
-  // Kept as its hash: the count is no list of who there is.
-  const tries = await ratesRepo(theDb()).count('user-name', sha256(username.toLowerCase()), since);
-  return tries > TRIES;
-}
 
 /** The password was right; a one-time code is still asked for. */
 type CodeWanted = { readonly codeWanted: true; readonly cookies: readonly string[] };
@@ -73,7 +66,9 @@ async function checkPassword(
   username: string,
   password: string,
 ): Promise<Signed | CodeWanted | null> {
-  if (username === '' || password === '' || (await isTriedTooOften(username))) return null;
+  if (username === '' || password === '') return null;
+  // Kept as its hash: the count is no list of who there is.
+  if (await isTriedTooOften('user-name', sha256(username.toLowerCase()), TRIES)) return null;
   try {
     const { headers, response } = await theAuth(theDb()).api.signInUsername({
       body: { username, password },

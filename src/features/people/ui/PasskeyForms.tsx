@@ -8,6 +8,7 @@ import {
 import { useState } from 'react';
 import { Field } from '@/ui/Field';
 import { useOnPage } from '@/ui/useOnPage';
+import { ProblemNote } from './DoorPage';
 import { callPasskey, canHavePasskeys } from './passkey-call';
 
 /** What stands on the forms; the page's server says it. */
@@ -19,16 +20,9 @@ export type PasskeyLabels = {
   /** Why nothing came of it, where the device or the person broke it off. */ readonly broken: string;
 };
 
-const Problem = ({ text }: { text: string }) =>
-  text !== '' && (
-    <p role="alert" className="border-[1.6px] border-ink bg-marker px-3 py-2 font-semibold">
-      {text}
-    </p>
-  );
-
 /** Signing in by a passkey, beside the password; nothing where the browser can have none. */
 export function SignInByPasskey({ next, labels }: { next: string; labels: PasskeyLabels }) {
-  const [problem, setProblem] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
   const isOnPage = useOnPage();
   const at = '/api/sign-in/passkey';
   async function signIn(): Promise<void> {
@@ -49,7 +43,7 @@ export function SignInByPasskey({ next, labels }: { next: string; labels: Passke
   if (!isOnPage || !canHavePasskeys()) return null;
   return (
     <div className="ruled pt-4 flex flex-col gap-3">
-      <Problem text={problem} />
+      <ProblemNote text={problem} />
       <button type="button" className="btn w-fit" onClick={() => void signIn()}>
         {labels.button}
       </button>
@@ -59,7 +53,7 @@ export function SignInByPasskey({ next, labels }: { next: string; labels: Passke
 
 /** A further passkey for one's own account. */
 export function AddPasskey({ labels }: { labels: PasskeyLabels }) {
-  const [problem, setProblem] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
   const isOnPage = useOnPage();
   const at = '/api/account/passkey';
   async function add(form: FormData): Promise<void> {
@@ -88,7 +82,7 @@ export function AddPasskey({ labels }: { labels: PasskeyLabels }) {
       }}
       className="flex flex-col gap-3"
     >
-      <Problem text={problem} />
+      <ProblemNote text={problem} />
       <Field label={labels.name} name="name" maxLength={40} autoComplete="off" />
       <Field
         label={labels.password}
