@@ -3,7 +3,7 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import puppeteer from 'puppeteer-core';
-import { answersAgain, createCommand, isAlive } from '../support/command';
+import { answersAgain, createCommand, isAlive, setUpSite } from '../support/command';
 import { fill, open, press, setTime, sleep, textOf, waitText } from '../support/app';
 
 /** `./zealous start` as a person runs it, in a folder of its own: set-up, kill, start again, Ctrl-C. */
@@ -55,14 +55,7 @@ test('an empty site; killed server and database come up again with everything; C
   const page = await browser.newPage();
   await open(page, url);
   expect(await textOf(page, 'main')).toMatch(/Open the link that was printed/);
-  await open(page, await command.firstLink());
-  await fill(page, 'Your name', 'Mo');
-  await fill(page, 'User name', 'mo');
-  await fill(page, 'Password', 'many warm heaps');
-  await press(page, 'Create account');
-  await fill(page, 'Name of the site', 'Hopyard Corner');
-  await press(page, 'Go on');
-  await waitText(page, 'main', /What do you make compost for/);
+  await setUpSite(page, await command.firstLink());
   await open(page, `${url}/open`);
   await press(page, 'Yes, adding is finished');
   await setTime(

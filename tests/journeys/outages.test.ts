@@ -4,7 +4,7 @@ import os from 'node:os';
 import path from 'node:path';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
 import { CHROMIUM_FLAGS, closed, fill, open, press, sleep, waitText } from '../support/app';
-import { answersAgain, createCommand } from '../support/command';
+import { answersAgain, createCommand, setUpSite } from '../support/command';
 
 /**
  * What `./zealous start` and a phone do when the machine lets them down: the disk is full, the database is away, the clock is set
@@ -43,14 +43,7 @@ beforeAll(async () => {
   });
   page = await browser.newPage();
   await page.setViewport({ width: 390, height: 844, hasTouch: true, isMobile: true });
-  await open(page, await command.firstLink());
-  await fill(page, 'Your name', 'Mo');
-  await fill(page, 'User name', 'mo');
-  await fill(page, 'Password', 'many warm heaps');
-  await press(page, 'Create account');
-  await fill(page, 'Name of the site', 'Hopyard Corner');
-  await press(page, 'Go on');
-  await waitText(page, 'main', /What do you make compost for/);
+  await setUpSite(page, await command.firstLink());
 }, 180_000);
 afterAll(async () => {
   if (browser) await closed(browser);

@@ -1,7 +1,8 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs';
 import path from 'node:path';
-import { sleep } from './app';
+import type { Page } from 'puppeteer-core';
+import { fill, open, press, sleep, waitText } from './app';
 
 const ROOT = path.resolve(__dirname, '../..');
 const ZEALOUS = path.join(ROOT, 'zealous');
@@ -87,4 +88,16 @@ export function createCommand(data: string, more: Readonly<Record<string, string
       running = null;
     },
   };
+}
+
+/** Makes the first account behind the printed link, and names the site. */
+export async function setUpSite(page: Page, link: string): Promise<void> {
+  await open(page, link);
+  await fill(page, 'Your name', 'Mo');
+  await fill(page, 'User name', 'mo');
+  await fill(page, 'Password', 'many warm heaps');
+  await press(page, 'Create account');
+  await fill(page, 'Name of the site', 'Hopyard Corner');
+  await press(page, 'Go on');
+  await waitText(page, 'main', /What do you make compost for/);
 }
