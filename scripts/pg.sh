@@ -14,11 +14,19 @@ if [ "$(id -u)" = 0 ]; then
   as() { (cd / && exec setpriv --reuid="$OSU" --regid="$(id -g "$OSU")" --clear-groups env HOME=/ "$@"); }
 else OSU="$(id -un)"; as() { "$@"; }; fi
 freeport() { node -e 'const s=require("net").createServer();s.listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'; }
+is_free() { node -e 'const s=require("net").createServer();s.once("error",()=>process.exit(1));s.listen(+process.argv[1]||-1,"127.0.0.1",()=>s.close())' "$1" 2>/dev/null; }
 secret() { (umask 077; node -p 'require("crypto").randomBytes(18).toString("base64url")' >"$1"); }
 sql() { PGPASSWORD="$(cat "$PASSF")" "$BIN/psql" -h 127.0.0.1 -p "$(cat "$PORTF")" -U "$OWNER" -d postgres -qAtX -v ON_ERROR_STOP=1 "$@"; }
 # pg_ctl status trusts kill(pid, 0): a zombie or a re-used pid counts as running and blocks the start. Ask /proc.
 running() { local p; p="$(as head -1 "$DATA/postmaster.pid" 2>/dev/null)" || return 1
   grep -q "^State:.[^ZX]" "/proc/$p/status" 2>/dev/null && tr '\0' ' ' <"/proc/$p/cmdline" 2>/dev/null | grep -qF -- "-D $DATA"; }
+settings() {
+  printf '%s\n' "listen_addresses='127.0.0.1'" "port=$(cat "$PORTF")" "unix_socket_directories=''" \
+    max_connections=100 shared_buffers=128MB "timezone='UTC'" "log_timezone='UTC'"
+  # Continuous archiving, for going back to a minute: each finished piece of the log of changes is copied there.
+  [ -z "${PG_ARCHIVE:-}" ] || printf '%s\n' archive_mode=on archive_timeout=300 "archive_command='test ! -f \"$PG_ARCHIVE/%f\" && cp \"%p\" \"$PG_ARCHIVE/%f\"'"
+  [ "$MODE" != test ] || printf '%s\n' fsync=off synchronous_commit=off full_page_writes=off
+}
 start() {
   (umask 022; mkdir -p "$DIR"); chmod 755 "$DIR"; [ "$(id -u)" != 0 ] || chown "$OSU" "$DIR"
   as test -x "$DIR" || { echo "User $OSU cannot reach $DIR: a folder above it lacks o+x. Set PG_DIR to another place." >&2; exit 1; }
@@ -27,20 +35,22 @@ start() {
     as "$BIN/initdb" -D "$DATA" -U "$OWNER" --pwfile="$PASSF" -A scram-sha-256 -E UTF8 --locale=C.UTF-8 --no-sync >/dev/null
     as touch "$DIR/initdb.ok"
   fi
-  if ! running; then
+  for try in 1 2 3; do
+    running && break
     as rm -f "$DATA/postmaster.pid"
-    for try in 1 2 3; do
-      { [ -s "$PORTF" ] && [ "$try" = 1 ]; } || freeport >"$PORTF"
-      { echo "listen_addresses='127.0.0.1'"; echo "port=$(cat "$PORTF")"; echo "unix_socket_directories=''"
-        echo "max_connections=100"; echo "shared_buffers=128MB"; echo "timezone='UTC'"; echo "log_timezone='UTC'"
-        # Continuous archiving, for going back to a minute: each finished piece of the log of changes is copied there.
-        [ -z "${PG_ARCHIVE:-}" ] || printf '%s\n' archive_mode=on archive_timeout=300 "archive_command='test ! -f \"$PG_ARCHIVE/%f\" && cp \"%p\" \"$PG_ARCHIVE/%f\"'"
-        [ "$MODE" != test ] || printf '%s\n' fsync=off synchronous_commit=off full_page_writes=off
-      } | as tee "$DATA/postgresql.auto.conf" >/dev/null
-      as "$BIN/pg_ctl" -D "$DATA" -l "$LOG" -w -t 60 start >/dev/null 2>&1 && break
-      [ "$try" -lt 3 ] || { tail -20 "$LOG" >&2; exit 1; }
-    done
-  fi
+    # Another port only where somebody else has taken it: a server that was connected finds its database again.
+    is_free "$(cat "$PORTF" 2>/dev/null)" || freeport >"$PORTF"
+    # A full disk would leave a file that is written again empty.
+    [ "$(as cat "$DATA/postgresql.auto.conf")" = "$(settings)" ] || settings | as tee "$DATA/postgresql.auto.conf" >/dev/null
+    as "$BIN/pg_ctl" -D "$DATA" -l "$LOG" -w -t 600 start >/dev/null 2>&1 && break
+    [ "$try" -lt 3 ] || { tail -20 "$LOG" >&2; exit 1; }
+  done
+  # After a crash, or on its way back to a minute, it takes no entries yet.
+  for _ in $(seq 3000); do
+    [ "$(sql -c 'select pg_is_in_recovery()' 2>/dev/null)" != f ] || break
+    running || { tail -20 "$LOG" >&2; exit 1; }
+    sleep 0.2
+  done
   [ "$(sql -c "select 1 from pg_roles where rolname='$APP'")" = 1 ] || sql -c "create role $APP login password '$(cat "$APPF")'"
 }
 stop() { if running; then as "$BIN/pg_ctl" -D "$DATA" -m fast -w stop >/dev/null; fi; }

@@ -32,7 +32,7 @@ beforeAll(async () => {
   fs.mkdirSync(disk);
   if (isRoot) execFileSync('mount', ['-t', 'tmpfs', '-o', 'size=220m,mode=755', 'tmpfs', disk]);
   shift = path.join(data, 'shift');
-  command = createCommand(data, {
+  command = createCommand(disk, {
     PG_DIR: path.join(disk, 'pg'),
     SHIFT_CLOCK_FILE: shift,
     NODE_OPTIONS: `--require ${path.join(ROOT, 'tests/support/shift-clock.cjs')}`,
