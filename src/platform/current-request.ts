@@ -7,6 +7,7 @@ type CurrentRequest = {
   readonly address: string;
   readonly host: string;
   readonly cookie: string;
+  /** What the browser calls itself. */ readonly browser: string;
   /** For which site it asks, as soon as that is known; '': for none. */ site: string;
   /** Found out once for a request and used by all that answer it. */
   readonly known: Map<string, unknown>;
@@ -35,8 +36,9 @@ function addressOf({ socket, headers }: Pick<IncomingMessage, 'socket' | 'header
 export const followRequests = (): void =>
   diagnostics.subscribe('http.server.request.start', (message) => {
     const { request } = message as { request: IncomingMessage };
-    const { host = '', cookie = '' } = request.headers;
-    requests.enterWith({ address: addressOf(request), host, cookie, site: '', known: new Map() });
+    const { host = '', cookie = '', 'user-agent': browser = '' } = request.headers;
+    const from = { address: addressOf(request), host, cookie, browser };
+    requests.enterWith({ ...from, site: '', known: new Map() });
   });
 
 /** Where the request that is being answered came from; '': outside of one. */
@@ -61,6 +63,10 @@ export function currentCookie(name: string): string | null {
   return null;
 }
 
+/** What a package that knows who asks reads of the request: its cookies, and what its browser calls itself. */
+export const currentHeaders = (): Headers =>
+  new Headers({ cookie: currentCookies(), 'user-agent': requests.getStore()?.browser ?? '' });
+
 /** Finds something out once for the request that is being answered; outside of one, each time. */
 export function onceForRequest<T>(name: string, find: () => Promise<T>): Promise<T> {
   const request = requests.getStore();
@@ -84,6 +90,6 @@ export function setCurrentSite(site: string): void {
 /** Does work for a site: what the server does by itself, or what a request asks of a site that is not its own. */
 export function inSite<T>(site: string, work: () => T): T {
   const request = requests.getStore();
-  const rest = request ?? { address: '', host: '', cookie: '' };
+  const rest = request ?? { address: '', host: '', cookie: '', browser: '' };
   return requests.run({ ...rest, site, known: request?.known ?? new Map<string, unknown>() }, work);
 }

@@ -50,6 +50,11 @@ const codeOf = (key: string): OTPAuth.TOTP =>
   new OTPAuth.TOTP({ secret: OTPAuth.Secret.fromBase32(key.replace(/\s/g, '')) });
 const STEP_MS = 30_000;
 
+const SIGNED_IN = 'section[aria-label="Where you are signed in"]';
+/** How many sign-ins the page lists. */
+const signIns = async (page: Page): Promise<number> =>
+  ((await textOf(page, SIGNED_IN)).match(/signed in /g) ?? []).length;
+
 async function signIn(page: Page, username: string, base = app.base): Promise<void> {
   await open(page, `${base}/sign-in`);
   await fill(page, 'User name', username);
@@ -104,6 +109,7 @@ test('one-time codes: set up by an app, asked for at the next sign-in, each good
   await waitText(again.page, 'main', /used already/);
   await open(again.page, `${app.base}/sign-in`);
   // The app is lost: a code that was written down, once.
+  let newest = '';
   for (const [written, seen] of [
     [backup[0], /No batch yet/],
     [backup[0], /used already/],
@@ -113,13 +119,23 @@ test('one-time codes: set up by an app, asked for at the next sign-in, each good
     await waitText(again.page, 'main', /Type the 6 digits/);
     await typeCode(again.page, written ?? '');
     await waitText(again.page, 'main', seen);
+    newest ||= await cookiesOf(again.page);
   }
   await again.close();
+  const isIn = async (cookie: string): Promise<boolean> =>
+    (await fetch(`${app.base}/account`, { headers: { cookie }, redirect: 'manual' })).ok;
+  expect(await isIn(newest)).toBe(true);
 
   await open(own.page, `${app.base}/account`);
-  await waitText(own.page, 'main', /You are signed in on 3 devices/);
-  await press(own.page, 'Sign out on the others');
-  await waitText(own.page, 'main', /everywhere but here[\s\S]*on this device alone/);
+  await waitText(own.page, SIGNED_IN, /this one, signed in[\s\S]*(signed in [\s\S]*){2}/);
+  expect(await signIns(own.page)).toBe(3);
+  await press(own.page, 'Sign out there');
+  await waitText(own.page, 'main', /You are signed out there/);
+  expect(await isIn(newest)).toBe(false);
+  expect(await signIns(own.page)).toBe(2);
+  await press(own.page, 'Sign out everywhere else');
+  await waitText(own.page, 'main', /everywhere but here/);
+  expect(await signIns(own.page)).toBe(1);
   await own.page.type('section[aria-label="One-time code"] input', PASSWORD);
   await press(own.page, 'Switch it off');
   await waitText(own.page, 'main', /asks for no code any more/);
@@ -334,8 +350,9 @@ test('a passkey: added with the password, signs in without it, is bound to this 
   await press(page, 'Add a passkey');
   await waitText(page, 'main', /The passkey is added[\s\S]*Blue laptop/);
   expect(await axe(page)).toEqual([]);
-  await press(page, 'Sign out on the others');
-  await waitText(page, 'main', /on this device alone/);
+  await press(page, 'Sign out everywhere else');
+  await waitText(page, 'main', /everywhere but here/);
+  expect(await signIns(page)).toBe(1);
   await press(page, 'Sign out');
   await waitText(page, 'main', /Forgot it\?/);
   await press(page, 'Sign in with a passkey');

@@ -68,6 +68,7 @@ export const AccountAct = z.discriminatedUnion('act', [
   z.object({ act: z.literal('code-end'), current: Password }),
   z.object({ act: z.literal('pin'), pin: Pin }),
   z.object({ act: z.literal('sign-out-others') }),
+  z.object({ act: z.literal('sign-out-one'), session: z.string().max(80) }),
   z.object({ act: z.literal('passkey-end'), passkey: z.string().max(1400) }),
 ]);
 /** A step of adding or using a passkey: asking what is to be signed, and bringing it back signed by a device. */
@@ -90,6 +91,7 @@ export const ACCOUNT_NOTES = [
   'pin-on',
   'pin-off',
   'others',
+  'one',
   'passkey-on',
   'passkey-off',
 ] as const;

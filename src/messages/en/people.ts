@@ -163,9 +163,7 @@ export const enPeople = {
   pinGo: 'Go on',
   pinFirst:
     'The name {name} asks for a PIN. It stays on this phone until {name} has typed it once: open the page that asks who has the phone.',
-  signedInOn:
-    '{n, plural, one {You are signed in on this device alone.} other {You are signed in on # devices.}}',
-  signOutOthers: 'Sign out on the others',
+  signOutOthers: 'Sign out everywhere else',
   doneOthers: 'You are signed out everywhere but here.',
   renewLink: 'Link for a new password',
   renewLinkHow:
@@ -226,4 +224,11 @@ export const enPeople = {
   donePasskeyOff: 'The passkey is removed.',
   passkeyUnfit:
     'Here you can add none: open the server by its name over https, in a browser that knows passkeys.',
+  signedIn: 'Where you are signed in',
+  signedInSince: 'signed in {since}',
+  signedInHere: 'this one, signed in {since}',
+  someBrowser: 'A browser',
+  browserOn: '{browser} on {system}',
+  signOutOne: 'Sign out there',
+  doneOne: 'You are signed out there.',
 } as const;

@@ -169,9 +169,7 @@ export const esPeople = {
   pinGo: 'Seguir',
   pinFirst:
     'El nombre {name} pide un PIN. Se queda en este teléfono hasta que {name} lo haya escrito una vez: abre la página que pregunta quién tiene el teléfono.',
-  signedInOn:
-    '{n, plural, one {Has entrado solo en este dispositivo.} other {Has entrado en # dispositivos.}}',
-  signOutOthers: 'Salir en los demás',
+  signOutOthers: 'Salir en todos los demás',
   doneOthers: 'Has salido en todas partes menos aquí.',
   renewLink: 'Enlace para una contraseña nueva',
   renewLinkHow:
@@ -232,4 +230,11 @@ export const esPeople = {
   donePasskeyOff: 'La llave está quitada.',
   passkeyUnfit:
     'Aquí no puedes añadir ninguna: abre el servidor por su nombre con https, en un navegador que conozca las llaves de acceso.',
+  signedIn: 'Dónde has entrado',
+  signedInSince: 'desde {since}',
+  signedInHere: 'este, desde {since}',
+  someBrowser: 'Un navegador',
+  browserOn: '{browser} en {system}',
+  signOutOne: 'Salir allí',
+  doneOne: 'Has salido allí.',
 };

@@ -5,14 +5,13 @@ import { passkeyRepo } from '@/db/repositories/passkeys';
 import { pinRepo } from '@/db/repositories/pins';
 import { fieldsOf, flashCookie, sendOn } from '@/entry/server/forms';
 import { now } from '@/platform/clock';
-import { currentCookies } from '@/platform/current-request';
+import { currentHeaders } from '@/platform/current-request';
 import { AccountAct, type AccountNote, type AccountProblem } from '../input';
 import { isEasyToGuess } from './password';
 
 /** Bears the secret of one-time codes to the one page that shows it. */
 export const CODE_COOKIE = 'zh_new_code';
 
-const bearer = (): Headers => new Headers({ cookie: currentCookies() });
 const done = (note: AccountNote, cookies: readonly string[] = []): Response =>
   sendOn(`/account?done=${note}`, cookies);
 const refused = (problem: AccountProblem): Response => sendOn(`/account?problem=${problem}`);
@@ -39,10 +38,21 @@ export async function changeAccount(request: Request): Promise<Response> {
       await passkeyRepo(theDb()).remove(person.id, act.passkey);
       await auditOwn('second-factor', 'passkey-off');
       return done('passkey-off');
+    case 'sign-out-one':
+      return (await endSession(act.session)) ? done('one') : sendOn('/account');
     case 'sign-out-others':
-      await theAuth(theDb()).api.revokeOtherSessions({ headers: bearer() });
+      await theAuth(theDb()).api.revokeOtherSessions({ headers: currentHeaders() });
       return done('others');
   }
+}
+
+/** Ends one of one's own sessions. @returns whether there was one */
+async function endSession(id: string): Promise<boolean> {
+  const { api } = theAuth(theDb());
+  const session = (await api.listSessions({ headers: currentHeaders() })).find((s) => s.id === id);
+  if (!session) return false;
+  await api.revokeSession({ body: { token: session.token }, headers: currentHeaders() });
+  return true;
 }
 
 /** Changes one's own password; every other device where one has signed in is signed out. */
@@ -52,7 +62,7 @@ async function changePassword(current: string, password: string, name: string): 
   try {
     const { headers } = await theAuth(theDb()).api.changePassword({
       body: { currentPassword: current, newPassword: password, revokeOtherSessions: true },
-      headers: bearer(),
+      headers: currentHeaders(),
       returnHeaders: true,
     });
     return done('password', headers.getSetCookie());
@@ -66,7 +76,7 @@ async function beginCodes(password: string): Promise<Response> {
   try {
     const made = await theAuth(theDb()).api.enableTwoFactor({
       body: { password },
-      headers: bearer(),
+      headers: currentHeaders(),
     });
     if (made.method !== 'totp') return refused('code');
     const { totpURI, backupCodes } = made;
@@ -80,7 +90,7 @@ async function beginCodes(password: string): Promise<Response> {
 async function confirmCodes(code: string): Promise<Response> {
   try {
     const { headers } = await theAuth(theDb()).api.verifyTOTP({
-      ...{ body: { code }, headers: bearer(), returnHeaders: true },
+      ...{ body: { code }, headers: currentHeaders(), returnHeaders: true },
     });
     await auditOwn('second-factor', 'on');
     const cookies = [...headers.getSetCookie(), flashCookie(CODE_COOKIE, '', '/account')];
@@ -93,7 +103,7 @@ async function confirmCodes(code: string): Promise<Response> {
 async function endCodes(password: string): Promise<Response> {
   try {
     const { headers } = await theAuth(theDb()).api.disableTwoFactor({
-      ...{ body: { password }, headers: bearer(), returnHeaders: true },
+      ...{ body: { password }, headers: currentHeaders(), returnHeaders: true },
     });
     await auditOwn('second-factor', 'off');
     return done('codes-off', headers.getSetCookie());

@@ -8,7 +8,7 @@ import { memberRepo } from '@/db/repositories/members';
 import { passkeyRepo } from '@/db/repositories/passkeys';
 import { siteRepo } from '@/db/repositories/site';
 import { now } from '@/platform/clock';
-import { inSite } from '@/platform/current-request';
+import { currentHeaders, inSite } from '@/platform/current-request';
 import { sha256 } from '@/platform/hash';
 import { createToken } from '@/platform/token';
 import { JoinInput } from '../input';
@@ -68,7 +68,7 @@ async function renew(
   }
   if (!(await invitationRepo(theDb()).useInvitation(id, now()))) return sendOn(back);
   const { headers } = await theAuth(theDb()).api.renewPassword({
-    ...{ body: { person, password }, returnHeaders: true },
+    ...{ body: { person, password }, headers: currentHeaders(), returnHeaders: true },
   });
   await passkeyRepo(theDb()).removeAll(person);
   await auditRepo(theDb()).audit(
@@ -87,6 +87,7 @@ async function createAccount({
     const { headers, response } = await theAuth(theDb()).api.signUpEmail({
       // Many have no e-mail; the library wants one, so it is given one that cannot be.
       body: { name, username, password, email: `${username.toLowerCase()}@users.invalid` },
+      headers: currentHeaders(),
       returnHeaders: true,
     });
     return { person: response.user.id, cookies: headers.getSetCookie() };

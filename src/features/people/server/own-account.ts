@@ -2,11 +2,13 @@ import qrcode from 'qrcode';
 import { theAuth } from '@/db/auth';
 import { currentAccess, theDb } from '@/db/context';
 import { passkeyRepo } from '@/db/repositories/passkeys';
-import { dayText } from '@/core/quantity/format';
+import { dayText, whenText } from '@/core/quantity/format';
 import { passkeyLabels } from './passkey-labels';
 import { memberRepo } from '@/db/repositories/members';
 import { say } from '@/messages/say';
-import { currentCookie, currentCookies } from '@/platform/current-request';
+import { browserName } from '@/platform/browser-name';
+import { now } from '@/platform/clock';
+import { currentCookie, currentHeaders } from '@/platform/current-request';
 import {
   ACCOUNT_NOTES,
   ACCOUNT_PROBLEMS,
@@ -31,9 +33,6 @@ export async function ownAccount(asked: Asked): Promise<AccountView | null> {
   const member = (await memberRepo(theDb()).members(site.id)).find((m) => m.person === person.id);
   const username = member?.username ?? null;
   const setUp = asked['set-up'] === undefined ? null : await setUpOf(username ?? '');
-  const sessions = await theAuth(theDb()).api.listSessions({
-    headers: new Headers({ cookie: currentCookies() }),
-  });
   const passkeys = await passkeyRepo(theDb()).ofPerson(person.id);
   const [note, problem] = [
     ACCOUNT_NOTES.find((n) => n === asked.done),
@@ -49,10 +48,35 @@ export async function ownAccount(asked: Asked): Promise<AccountView | null> {
       })),
     },
     codes: { isOn: member?.hasCodes ?? false, setUp },
-    ...{ hasPin: member?.hasPin ?? false, sessions: sessions.length },
+    hasPin: member?.hasPin ?? false,
+    sessions: await ownSessions(site.timeZone),
     note: note ? noteText(note) : null,
     problem: problem ? problemText(problem) : null,
   };
+}
+
+/** Where somebody is signed in, this browser first, then the newest sign-in. */
+async function ownSessions(timeZone: string): Promise<AccountView['sessions']> {
+  const { api } = theAuth(theDb());
+  const headers = currentHeaders();
+  const [all, own] = [await api.listSessions({ headers }), await api.getSession({ headers })];
+  return all
+    .map((s) => ({ ...s, isThis: s.id === own?.session.id }))
+    .toSorted((a, b) => +b.isThis - +a.isThis || +b.createdAt - +a.createdAt)
+    .map(({ id, isThis, userAgent, createdAt }) => {
+      const since = whenText(timeZone, createdAt.getTime(), now());
+      return {
+        ...{ id, isThis, browser: browserText(userAgent ?? '') },
+        since: isThis
+          ? say('people.signedInHere', { since })
+          : say('people.signedInSince', { since }),
+      };
+    });
+}
+
+function browserText(userAgent: string): string {
+  const name = browserName(userAgent);
+  return name === null ? say('people.someBrowser') : say('people.browserOn', name);
 }
 
 /** What was just made for an app, from the cookie that bears it to this page; null: it is too late for it. */
@@ -85,6 +109,8 @@ function noteText(note: AccountNote): string {
       return say('people.donePinOff');
     case 'others':
       return say('people.doneOthers');
+    case 'one':
+      return say('people.doneOne');
     case 'passkey-on':
       return say('people.donePasskeyOn');
     case 'passkey-off':

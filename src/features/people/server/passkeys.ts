@@ -16,7 +16,7 @@ import { cookieOf, safePath } from '@/entry/server/forms';
 import { say } from '@/messages/say';
 import { readBody } from '@/platform/body';
 import { now } from '@/platform/clock';
-import { currentCookie, currentCookies } from '@/platform/current-request';
+import { currentCookie, currentHeaders } from '@/platform/current-request';
 import { sha256 } from '@/platform/hash';
 import { parseJson } from '@/platform/json';
 import { createToken } from '@/platform/token';
@@ -88,7 +88,7 @@ async function askForNew(
   person: { readonly id: string; readonly name: string },
   password: string,
 ): Promise<Response> {
-  const headers = new Headers({ cookie: currentCookies() });
+  const headers = currentHeaders();
   const isRight = await theAuth(theDb())
     .api.verifyPassword({ body: { password }, headers })
     .then(
@@ -146,7 +146,7 @@ export async function signInByPasskey(request: Request): Promise<Response> {
   }
   await auditSignIn('signed-in', person);
   const { headers } = await theAuth(theDb()).api.openSession({
-    ...{ body: { person }, returnHeaders: true },
+    ...{ body: { person }, headers: currentHeaders(), returnHeaders: true },
   });
   return answer({ ok: true, to: safePath(step.next) }, headers.getSetCookie());
 }

@@ -5,7 +5,7 @@ import { auditRepo } from '@/db/repositories/audit';
 import { memberRepo } from '@/db/repositories/members';
 import { now } from '@/platform/clock';
 import { sha256 } from '@/platform/hash';
-import { currentCookies, inSite, isFromThisMachine } from '@/platform/current-request';
+import { currentHeaders, inSite, isFromThisMachine } from '@/platform/current-request';
 import { env } from '@/platform/env';
 import { isTriedTooOften } from './tries';
 import { cookieOf, fieldsOf, safePath, sendBack, sendOn } from '@/entry/server/forms';
@@ -72,6 +72,7 @@ async function checkPassword(
   try {
     const { headers, response } = await theAuth(theDb()).api.signInUsername({
       body: { username, password },
+      headers: currentHeaders(),
       returnHeaders: true,
     });
     const cookies = headers.getSetCookie();
@@ -88,6 +89,7 @@ async function pickPerson(person: string): Promise<Signed | null> {
   if (!DEMO_PEOPLE.some((p) => p.id === person)) return null;
   const { headers } = await theAuth(theDb()).api.openSession({
     body: { person },
+    headers: currentHeaders(),
     returnHeaders: true,
   });
   return { person, cookies: headers.getSetCookie() };
@@ -111,7 +113,7 @@ async function checkCode(code: string): Promise<Signed | null> {
   const { api, $context } = theAuth(theDb());
   const asked = {
     ...{ body: { code }, returnHeaders: true as const },
-    headers: new Headers({ cookie: currentCookies() }),
+    headers: currentHeaders(),
   };
   const isOfApp = /^\d{6}$/.test(code);
   try {
@@ -132,7 +134,7 @@ async function checkCode(code: string): Promise<Signed | null> {
 export async function signOut(): Promise<Response> {
   const { person, site } = await currentAccess();
   const { headers } = await theAuth(theDb()).api.signOut({
-    headers: new Headers({ cookie: currentCookies() }),
+    headers: currentHeaders(),
     returnHeaders: true,
   });
   if (person)

@@ -9,6 +9,13 @@ import { PinField } from './PinField';
 import { SignOut } from './SignOut';
 import { ProblemNote } from './DoorPage';
 
+/** One sign-in that has not ended. */
+type OwnSession = {
+  readonly id: string;
+  readonly browser: string;
+  readonly since: string;
+  readonly isThis: boolean;
+};
 export type AccountView = {
   readonly name: string;
   readonly username: string | null;
@@ -22,7 +29,7 @@ export type AccountView = {
     readonly all: readonly { readonly id: string; readonly name: string; readonly since: string }[];
   };
   readonly hasPin: boolean;
-  /** On how many devices they are signed in. */ readonly sessions: number;
+  readonly sessions: readonly OwnSession[];
 };
 
 /** One's own account: what one is here, one's password, codes and PIN, the way out. */
@@ -99,17 +106,38 @@ const OwnPin = ({ hasPin }: { hasPin: boolean }) => (
   </form>
 );
 
-const Sessions = ({ sessions }: { sessions: number }) => (
-  <section className="ruled pt-4 flex flex-col gap-3 items-start">
-    <p>{say('people.signedInOn', { n: sessions })}</p>
-    {sessions > 1 && (
+const Sessions = ({ sessions }: Pick<AccountView, 'sessions'>) => (
+  <section className="ruled pt-4 flex flex-col gap-3" aria-label={say('people.signedIn')}>
+    <h2>{say('people.signedIn')}</h2>
+    {sessions.map((s) => (
+      <SignedIn key={s.id} session={s} />
+    ))}
+    {sessions.length > 1 && (
       <form action="/api/account" method="post">
         <button className="btn" name="act" value="sign-out-others">
           {say('people.signOutOthers')}
         </button>
       </form>
     )}
-    <SignOut />
     <p className="hint">{say('people.signOutHow')}</p>
   </section>
+);
+
+/** This browser signs out as everywhere else in the product; another one is signed out from here. */
+const SignedIn = ({ session }: { session: OwnSession }) => (
+  <div className="ruled py-2 flex gap-4 items-center flex-wrap">
+    <p className="flex-1">
+      <b>{session.browser}</b> <span className="hint">{session.since}</span>
+    </p>
+    {session.isThis ? (
+      <SignOut />
+    ) : (
+      <form action="/api/account" method="post">
+        <input type="hidden" name="session" value={session.id} />
+        <button className="btn" name="act" value="sign-out-one">
+          {say('people.signOutOne')}
+        </button>
+      </form>
+    )}
+  </div>
 );
