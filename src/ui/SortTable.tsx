@@ -26,20 +26,33 @@ export type SortColumn<T> = {
   readonly order?: (row: T) => number | string;
   readonly cell?: (row: T) => ReactNode;
   /** Offered as a list to choose from: there are few of them. */ readonly choice?: boolean;
+  /** Rows can be narrowed to a span of days. */ readonly days?: DaysFilter<T>;
 };
+/** The day of a row, as `2026-05-21`, and what its first and last day are called. */
+type DaysFilter<T> = {
+  readonly of: (row: T) => string;
+  readonly labels: readonly [string, string];
+};
+/** First and last day that are wanted; '': open at that end. */
+type DaySpan = readonly [string, string];
 type Row = { readonly id: string };
 
 /** Above so many choices a list helps nobody: they are typed. */
 const MOST_CHOICES = 40;
 
+const isWithin = (day: string, [first, last]: DaySpan): boolean =>
+  day >= first && (last === '' || day <= last);
+
 const columnsOf = <T extends Row>(columns: readonly SortColumn<T>[]): ColumnDef<T>[] =>
-  columns.map(({ id, title, text, order, cell }) => ({
+  columns.map(({ id, title, text, order, cell, days }) => ({
     id,
     header: title,
     accessorFn: order ?? text,
     cell: ({ row }) => (cell ? cell(row.original) : text(row.original)),
     sortUndefined: 'last',
-    filterFn: (row, _column, wanted: string) => text(row.original) === wanted,
+    filterFn: days
+      ? (row, _column, span: DaySpan) => isWithin(days.of(row.original), span)
+      : (row, _column, wanted: string) => text(row.original) === wanted,
   }));
 
 /**
@@ -153,9 +166,40 @@ function Filters<T extends Row>({
             </label>
           );
         })}
+      {columns.map(({ id, days }) => days && <DaysFields key={id} {...{ table, id, days }} />)}
     </div>
   );
 }
+
+const DaysFields = <T extends Row>({
+  table,
+  id,
+  days,
+}: {
+  table: Table<T>;
+  id: string;
+  days: DaysFilter<T>;
+}) => {
+  const column = table.getColumn(id);
+  const [first, last] = (column?.getFilterValue() as DaySpan | undefined) ?? ['', ''];
+  const field = (label: string, value: string, spanOf: (day: string) => DaySpan) => (
+    <label className="label">
+      {label}
+      <input
+        type="date"
+        className="field !w-auto"
+        value={value}
+        onChange={(e) => column?.setFilterValue(spanOf(e.target.value))}
+      />
+    </label>
+  );
+  return (
+    <>
+      {field(days.labels[0], first, (day) => [day, last])}
+      {field(days.labels[1], last, (day) => [first, day])}
+    </>
+  );
+};
 
 const SIGNS = { asc: '▲', desc: '▼' } as const;
 

@@ -9,7 +9,17 @@ import { layUpDemo } from '../../demo/lay-up';
 import { siteRepo } from '@/db/repositories/site';
 import { writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
-import { axe, fill, open, press, startApp, textOf, waitText, type App } from '../support/app';
+import {
+  axe,
+  fill,
+  open,
+  press,
+  setTime,
+  startApp,
+  textOf,
+  waitText,
+  type App,
+} from '../support/app';
 import { sha256 } from '../support/sha256';
 
 /** Rules, versions, records and the page that checks them, on the production build with the demo's heaps. */
@@ -276,6 +286,35 @@ test('ten records for an inspection as one ZIP, with the digests that sha256sum 
   expect(errors).toEqual([]);
   await close();
 }, 120_000);
+
+test('the batches of some days: only those that were built then are shown, ticked and downloaded', async () => {
+  const rows = await app.database.app
+    .selectFrom('batch_snapshot as s')
+    .innerJoin('site', 'site.id', 's.site')
+    .select(['s.digest', 'site.time_zone as zone'])
+    .where('site.name', '=', 'Hopyard Corner')
+    .execute();
+  // The Swedish form of a date is that of ISO 8601.
+  const dayOf = (zone: string, at: number): string =>
+    new Date(at).toLocaleDateString('sv', { timeZone: zone });
+  const built = rows
+    .map(({ digest: d, zone }) => ({ code: d.code, day: dayOf(zone, d.builtAt ?? d.openedAt) }))
+    .toSorted((a, b) => a.day.localeCompare(b.day));
+  const [first, last] = [built.at(3)!.day, built.at(-3)!.day];
+  const expected = built.filter(({ day }) => day >= first && day <= last).map((b) => b.code);
+  const { page, close } = await app.page();
+  await open(page, `${app.base}/records`);
+  await setTime(page, 'Built from', first);
+  await setTime(page, 'Built to', last);
+  await waitText(page, 'main', new RegExp(`${expected.length} of ${built.length} rows`));
+  const shown = await page.$$eval('[data-testid=table-row] a', (all) =>
+    all.map((a) => a.innerText.split(' ')[0]),
+  );
+  expect(shown.toSorted()).toEqual(expected.toSorted());
+  await setTime(page, 'Built to', '2000-01-01');
+  await waitText(page, 'main', new RegExp(`0 of ${built.length} rows`));
+  await close();
+}, 60_000);
 
 test('an inspector opens a link with no account: standards first, who, with what, how checked, what is missing; the second visit says what was added', async () => {
   const { page, errors, close } = await app.page();

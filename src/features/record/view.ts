@@ -1,5 +1,5 @@
 import { libraryText } from '@/messages/library-text';
-import { localParts } from '@/core/quantity/calendar';
+import { localInput, localParts } from '@/core/quantity/calendar';
 import { isShape } from '@/core/heap/size';
 import { SHAPE_WORDS } from '@/core/words/shape';
 import { say } from '@/messages/say';
@@ -683,6 +683,7 @@ export const recordRows = (board: readonly BatchSnapshot[], { timeZone }: Locale
       builtAt: d.builtAt ?? d.openedAt,
       place: positionText(d.position),
       proven: lead?.status === 'proven',
+      builtDay: localInput(timeZone, d.builtAt ?? d.openedAt).slice(0, 10),
       built: d.builtAt === null ? say('record.stillBeingBuilt') : dayText(timeZone, d.builtAt),
       rule: lead ? libraryText(lead.title) : '',
       says: lead

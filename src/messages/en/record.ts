@@ -225,4 +225,6 @@ export const enRecord = {
   logEnd:
     'The end of the site’s log then. Keep it: ./zealous chain --since compares it with the log of a later day, and shows whether anything was removed or changed.',
   logEndCode: 'QR code of the end of the log',
+  builtFrom: 'Built from',
+  builtTo: 'Built to',
 } as const;

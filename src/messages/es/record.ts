@@ -228,4 +228,6 @@ export const esRecord = {
   logEnd:
     'El final del registro del sitio en ese momento. Guárdalo: ./zealous chain --since lo compara con el registro de otro día y muestra si algo se quitó o se cambió.',
   logEndCode: 'Código QR del final del registro',
+  builtFrom: 'Formado desde',
+  builtTo: 'Formado hasta',
 };

@@ -1,7 +1,7 @@
 'use client';
 import { say } from '@/messages/say';
 import Link from 'next/link';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ExportButton } from '@/ui/ExportButton';
 import { Problems } from '@/ui/Field';
 import { SortTable, type SortColumn } from '@/ui/SortTable';
@@ -39,7 +39,13 @@ async function fetchZip(
   setTimeout(() => URL.revokeObjectURL(url), 60_000);
 }
 
-const columns = (): readonly SortColumn<RecordRow>[] => [
+/** Texts that other pages do not need. */
+type RecordLabels = {
+  /** What leads to an inspector's link. */ readonly link: string;
+  /** From which day to which they were built. */ readonly builtDays: readonly [string, string];
+};
+
+const columns = ({ builtDays }: RecordLabels): readonly SortColumn<RecordRow>[] => [
   {
     id: 'batch',
     title: say('record.batch'),
@@ -55,7 +61,13 @@ const columns = (): readonly SortColumn<RecordRow>[] => [
     ),
   },
   { id: 'season', title: say('record.season'), text: (r) => r.season, choice: true },
-  { id: 'built', title: say('record.builtOn'), text: (r) => r.built, order: (r) => r.builtAt },
+  {
+    id: 'built',
+    title: say('record.builtOn'),
+    text: (r) => r.built,
+    order: (r) => r.builtAt,
+    days: { of: (r) => r.builtDay, labels: builtDays },
+  },
   {
     id: 'standing',
     title: say('record.standing'),
@@ -77,13 +89,13 @@ const columns = (): readonly SortColumn<RecordRow>[] => [
 export function Records({
   rows,
   paper,
-  linkLabel,
+  labels,
 }: {
   rows: readonly RecordRow[];
   paper: 'a4' | 'letter';
-  /** What leads to an inspector's link; other pages need no such text. */ linkLabel: string;
+  labels: RecordLabels;
 }) {
-  const own = columns();
+  const own = useMemo(() => columns(labels), [labels]);
   return (
     <div className="px-5 py-5 flex flex-col gap-4">
       <div>
@@ -105,7 +117,9 @@ export function Records({
           columns={own}
           first={{ id: 'built', desc: true }}
           canTick={(r) => !r.building}
-          act={(ticked, all) => <RecordActs {...{ ticked, all, paper, linkLabel }} columns={own} />}
+          act={(ticked, all) => (
+            <RecordActs {...{ ticked, all, paper }} linkLabel={labels.link} columns={own} />
+          )}
         />
       )}
     </div>

@@ -9,7 +9,10 @@ export async function RecordsPage() {
   return (
     <PageShell s={s} place="records">
       <Records
-        linkLabel={say('record.inspectorsLink')}
+        labels={{
+          link: say('record.inspectorsLink'),
+          builtDays: [say('record.builtFrom'), say('record.builtTo')],
+        }}
         rows={recordRows(s.board, s.locale)}
         paper={s.unit === 'F' ? 'letter' : 'a4'}
       />
