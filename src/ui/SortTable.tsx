@@ -280,7 +280,7 @@ function Grid<T extends Row>({
       <thead>
         <tr className="text-left border-b-[1.6px] border-ink">
           {canTick && (
-            <th scope="col" className="w-[40px] print:hidden">
+            <th scope="col" className="min-w-[40px] w-[40px] print:hidden">
               <input
                 type="checkbox"
                 className="size-5 my-3"
