@@ -76,78 +76,70 @@ test('twelve heaps; the verdict on the screen is the core’s; units and light s
   await close();
 }, 60_000);
 
-test.each(['sun', 'shed'])(
-  'axe finds nothing on any screen in the %s',
-  async (light) => {
-    // Both at once: half of the time a page only waits. The shed changes colours alone: there the laptop shows them.
-    const found = await Promise.all(
-      [
-        { width: 1280, height: 800 },
-        { width: 390, height: 844, phone: true },
-      ]
-        .slice(0, light === 'sun' ? 2 : 1)
-        .map(async (size): Promise<string[]> => {
-          const { page, close } = await app.page(size);
-          await page.setCookie({ name: 'zh_light', value: light, url: app.base });
-          await open(page, app.base);
-          const links = await page.$$eval('main ul > li h2 a', (els) =>
-            els.map((el) => ({
-              name: el.textContent ?? '',
-              path: (el as HTMLAnchorElement).pathname,
-            })),
-          );
-          const batches = links.map((link) => link.path);
-          const pathOf = (name: string): string => links.find((l) => l.name.includes(name))!.path;
-          const building = batches.at(-1)!; // Knot is still going up
-          await open(page, `${app.base}/store`);
-          const load = await page.$eval(
-            'main li a[href^="/store/"]',
-            (el) => (el as HTMLAnchorElement).pathname,
-          );
-          const wrong: string[] = [];
-          for (const at of [
-            '/',
-            // All heaps in the sun on the laptop; else one of each kind: hot, proven, owing, still building.
-            ...(light === 'sun' && size.width > 1000
-              ? batches
-              : ['Goshawk', 'Bittern', 'Egret', 'Knot'].map(pathOf)),
-            `/round${batches[4]!.replace('/batch/', '#')}`,
-            '/round',
-            `${batches[4]}/places`,
-            '/open',
-            '/bring',
-            '/instruments',
-            '/labels',
-            '/waiting',
-            '/more',
-            '/nowhere',
-            '/bench',
-            `/bench?heap=${building.split('/')[2]}`,
-            '/store',
-            load,
-            '/store/take-in',
-            '/store/materials',
-            '/store/gate',
-            '/store/suppliers',
-            '/map',
-            `${building}/build`,
-            `${building}/sheet`,
-          ]) {
-            await open(page, app.base + at);
-            const wide = await page.evaluate(
-              () => document.documentElement.scrollWidth - window.innerWidth,
-            );
-            if (wide > 0) wrong.push(`${at} at ${size.width}: ${wide} px too wide`);
-            wrong.push(...(await axe(page)).map((v) => `${at} at ${size.width}: ${v}`));
-          }
-          await close();
-          return wrong;
-        }),
-    );
-    expect(found.flat()).toEqual([]);
-  },
-  240_000,
-);
+test('axe finds nothing on any screen, on a laptop in the shed and on a phone in the sun', async () => {
+  // Both at once: half of the time a page only waits. What differs by light and size: looks.test.ts.
+  const found = await Promise.all(
+    [
+      { light: 'shed', width: 1280, height: 800 },
+      { light: 'sun', width: 390, height: 844, phone: true },
+    ].map(async ({ light, ...size }): Promise<string[]> => {
+      const { page, close } = await app.page(size);
+      await page.setCookie({ name: 'zh_light', value: light, url: app.base });
+      await open(page, app.base);
+      const links = await page.$$eval('main ul > li h2 a', (els) =>
+        els.map((el) => ({
+          name: el.textContent ?? '',
+          path: (el as HTMLAnchorElement).pathname,
+        })),
+      );
+      const batches = links.map((link) => link.path);
+      const pathOf = (name: string): string => links.find((l) => l.name.includes(name))!.path;
+      const building = batches.at(-1)!; // Knot is still going up
+      await open(page, `${app.base}/store`);
+      const load = await page.$eval(
+        'main li a[href^="/store/"]',
+        (el) => (el as HTMLAnchorElement).pathname,
+      );
+      const wrong: string[] = [];
+      for (const at of [
+        '/',
+        // All batches on the laptop; on the phone one of each kind: hot, proven, owing, still building.
+        ...(size.width > 1000 ? batches : ['Goshawk', 'Bittern', 'Egret', 'Knot'].map(pathOf)),
+        `/round${batches[4]!.replace('/batch/', '#')}`,
+        '/round',
+        `${batches[4]}/places`,
+        '/open',
+        '/bring',
+        '/instruments',
+        '/labels',
+        '/waiting',
+        '/more',
+        '/nowhere',
+        '/bench',
+        `/bench?heap=${building.split('/')[2]}`,
+        '/store',
+        load,
+        '/store/take-in',
+        '/store/materials',
+        '/store/gate',
+        '/store/suppliers',
+        '/map',
+        `${building}/build`,
+        `${building}/sheet`,
+      ]) {
+        await open(page, app.base + at);
+        const wide = await page.evaluate(
+          () => document.documentElement.scrollWidth - window.innerWidth,
+        );
+        if (wide > 0) wrong.push(`${at} at ${size.width}: ${wide} px too wide`);
+        wrong.push(...(await axe(page)).map((v) => `${at} at ${size.width}: ${v}`));
+      }
+      await close();
+      return wrong;
+    }),
+  );
+  expect(found.flat()).toEqual([]);
+}, 240_000);
 
 test('a round on a phone, by the pad', async () => {
   const { page, close } = await app.page({ width: 390, height: 844, phone: true });
