@@ -332,6 +332,12 @@ export async function axe(page: Page): Promise<string[]> {
   });
 }
 
+/** What is wrong with how a page looks: what axe finds, and how far it goes over the edge. */
+export async function faultsSeen(page: Page): Promise<string[]> {
+  const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  return [...(wide > 0 ? [`${wide} px too wide`] : []), ...(await axe(page))];
+}
+
 /** Presses the key button of a form: the one that saves it. */
 export const pressKey = async (page: Page, within: string): Promise<void> => {
   const b = await page.waitForSelector(`${within} .btn.key:not([disabled])`, { visible: true });
