@@ -66,6 +66,8 @@ function runJest(name, args) {
 if (paths.length > 0) await runJest('tests', ['--testPathPatterns', ...paths]);
 else if (only) await runJest('tests', ['--silent', '--selectProjects', ...only]);
 else {
+  // The linter takes minutes, and what comes before the journeys leaves a core to it; those want both.
+  const lint = checkBeside('lint', ['scripts/lint.mjs']);
   check('formatting', [
     'node_modules/prettier/bin/prettier.cjs',
     '--check',
@@ -80,8 +82,6 @@ else {
     '-p',
     'src/core/tsconfig.json',
   ]);
-  // The linter takes minutes, and the unit tests leave a core to it; the journeys in the browser want both.
-  const lint = checkBeside('lint', ['scripts/lint.mjs']);
   await runJest('unit and database tests', ['--silent', '--selectProjects', 'unit', 'database']);
   await lint;
   // Two browsers side by side: half of the time a journey waits for its page.

@@ -31,6 +31,8 @@ export const CHROMIUM_FLAGS = [
   '--metrics-recording-only',
   '--mute-audio',
   '--hide-scrollbars',
+  // What drops from the browser's own address bar, which nobody sees, would have a process for every page.
+  '--disable-features=WebUIOmniboxPopup,WebUIOmniboxAimPopup',
   '--force-color-profile=srgb',
 ];
 
