@@ -1,7 +1,9 @@
+import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import canonicalize from 'canonicalize';
 import { sql } from 'kysely';
 import { readBatchFile } from '@/core/formats/batch-file';
 import { keyName } from '@/core/formats/seal';
@@ -144,12 +146,14 @@ async function hashAnew(): Promise<void> {
   }
 }
 
+type End = { n: number; hash: string };
 type Trail = {
   site: { name: string; timeZone: string };
   trail: {
     site: string;
-    seal?: { own: { n: number; hash: string } };
+    seal?: { own: End; ofSite: End; key: string; signature: string };
     entries: {
+      seq: number;
       kind: string;
       hash: string;
       prev: string;
@@ -166,6 +170,9 @@ function checked(file: Trail): string {
   const trail = checkTrail(parsed.file, sha256);
   return trail.ok ? (trail.told?.seal.is ?? 'no trail') : trail.problems[0]!.message;
 }
+/** What OpenSSL says. */
+const openssl = (args: readonly string[], input = ''): string =>
+  spawnSync('openssl', args, { input, encoding: 'utf8' }).stdout;
 const fileNow = (): Trail => JSON.parse(kept.file) as Trail;
 
 test('a history that nobody edited: whole, signed by the key of this installation, and as it was seen', async () => {
@@ -252,6 +259,30 @@ test('what a batch shows is changed beside the log, and a rebuild mends that alo
   );
   const id = batchId(kept.heap);
   expect(await differingSnapshots(t.app, site, [id], Date.now())).toEqual([id]);
+});
+
+test('other programs find a file whole, as docs/record.md describes it: RFC 8785, SHA-256, Ed25519', () => {
+  const { trail } = fileNow();
+  let found = 0;
+  for (const { seq: _seq, hash, prev, ...entry } of trail.entries) {
+    const text = `${prev}${canonicalize({ site: trail.site, ...entry })}`;
+    expect(openssl(['dgst', '-sha256', '-r'], text).slice(0, 64)).toBe(hash);
+    found += 1;
+  }
+  expect(found).toBe(trail.seal!.own.n + trail.seal!.ofSite.n);
+
+  const { key, signature, ...seal } = trail.seal!;
+  const [text, sig, der] = ['seal.txt', 'seal.sig', 'key.der'].map((name) => path.join(tmp, name));
+  const verifies = (sealed: string): string => {
+    fs.writeFileSync(text!, sealed);
+    fs.writeFileSync(sig!, Buffer.from(signature, 'hex'));
+    fs.writeFileSync(der!, Buffer.from(`302a300506032b6570032100${key}`, 'hex'));
+    const how = ['pkeyutl', '-verify', '-pubin', '-keyform', 'DER', '-inkey', der!, '-rawin'];
+    return openssl([...how, '-in', text!, '-sigfile', sig!]);
+  };
+  const sealed = canonicalize({ format: 'zealous-heap/seal', ...seal })!;
+  expect(verifies(sealed)).toMatch(/Verified Successfully/);
+  expect(verifies(sealed.replace('"n":', '"n":1'))).toMatch(/Verification Failure/);
 });
 
 test('the last two rounds are taken out of a batch file', () => {
