@@ -249,6 +249,57 @@ test('a name with a PIN is chosen by it on a shared phone; until then nothing go
   await close();
 }, 120_000);
 
+test('two people of one name: refused where it is given, and on a phone nothing goes in the wrong one’s', async () => {
+  await join('Wren');
+  const asked = (path: string, fields: Record<string, string>, cookie = '') =>
+    fetch(`${app.base}${path}`, {
+      ...{ method: 'POST', redirect: 'manual' as const, headers: { cookie } },
+      body: new URLSearchParams(fields),
+    });
+  // By the manager who invites, and by whoever comes in under it, in whatever capitals.
+  const invited = await asked(
+    '/api/people',
+    { act: 'invite', name: ' wREN', role: 'crew' },
+    app.cookies(),
+  );
+  expect(invited.headers.get('location')).toBe('/people?problem=name-taken');
+  const token = await makeInvitation(app, site.id, 'crew', 'Wren');
+  const { page, close } = await app.page(PHONE, '');
+  await open(page, `${app.base}/join/${token}`);
+  await fill(page, 'User name', 'wren2');
+  await fill(page, 'Password', PASSWORD);
+  await press(page, 'Create account');
+  await waitText(page, 'main', /this name already\. Add an initial/);
+  expect(await axe(page)).toEqual([]);
+  await fill(page, 'Your name', 'Wren B');
+  await fill(page, 'Password', PASSWORD);
+  await press(page, 'Create account');
+  await waitText(page, 'main', /No batch yet/);
+  await close();
+
+  // From before that was asked: the phone cannot tell them apart, so it keeps what it has.
+  await app.database.admin
+    .updateTable('user')
+    .set({ name: 'Wren' })
+    .where('username', '=', 'wren2')
+    .execute();
+  const phone = await asked('/api/join', {
+    token: await makeInvitation(app, site.id, null, 'Shed phone'),
+  });
+  const cookie = phone.headers.getSetCookie()[0]?.split(';')[0] ?? '';
+  const entry = { id: newId(), batch: null, kind: 'ambient', at: null, by: 'Wren' };
+  const data = { value: 11, unit: 'C' };
+  expect(await sendEntry(app, cookie, { ...entry, data })).toMatchObject({
+    ...{ ok: false, again: true, problems: [{ path: 'by' }] },
+  });
+  await app.database.admin
+    .updateTable('user')
+    .set({ name: 'Wren B' })
+    .where('username', '=', 'wren2')
+    .execute();
+  expect((await sendEntry(app, cookie, { ...entry, data })).ok).toBe(true);
+}, 120_000);
+
 test('a PIN is not found by trying: after ten tries the phone waits, even for the right one', async () => {
   const person = await idOf('Redpoll');
   const phone = await makeInvitation(app, site.id, null, 'Gate phone');

@@ -21,6 +21,11 @@ const EnteredBySchema = z.object({
 });
 export type EnteredBy = z.output<typeof EnteredBySchema>;
 
+/** Whether two names are the same where people are told apart by them: capitals and blanks around do not count. */
+export const isSameName = (a: string, b: string): boolean => nameKey(a) === nameKey(b);
+const nameKey = (name: string): string =>
+  name.trim().replace(/\s+/g, ' ').normalize('NFC').toLowerCase();
+
 /** Whether a trainee's sign-in brought an entry. */
 export const isByTrainee = (data: object): boolean =>
   (data as { enteredBy?: { role?: unknown } }).enteredBy?.role === 'trainee';

@@ -5,7 +5,7 @@ import {
   roleOnSharedDevice,
   type CorrectionSubject,
 } from '@/core/access/roles';
-import { enteredByOf, type EnteredBy } from '@/core/log/entered-by';
+import { enteredByOf, isSameName, type EnteredBy } from '@/core/log/entered-by';
 import type { NewEntry } from '@/core/log/entry';
 import { zoneOf } from '@/core/quantity/calendar';
 import { listText } from '@/core/quantity/format';
@@ -32,7 +32,6 @@ const refused = (path: string, message: string, again = false): Identified => ({
   problem: { path, message },
   again,
 });
-const nameKey = (name: string): string => name.trim().toLocaleLowerCase();
 
 /** Who brings an entry, as the server sees it: whoever has signed in, or whom a shared phone names. */
 export async function identify(db: Db, site: Site, entry: NewEntry): Promise<Identified> {
@@ -61,7 +60,7 @@ async function whoBrings(
   const isWork = kind !== 'witness';
   if (person?.role) {
     const { id, name, role } = person;
-    return isWork && logsInOwnName(role) && nameKey(by) !== nameKey(name)
+    return isWork && logsInOwnName(role) && !isSameName(by, name)
       ? refused('by', say('people.onlyOwnName', { by, name }), true)
       : { ok: true, enteredBy: await enteredAs(db, site, { person: id, name, role }) };
   }
@@ -79,8 +78,10 @@ async function namedOnDevice(
   isWork: boolean,
 ): Promise<Identified> {
   const members = (await memberRepo(db).members(site.id)).filter((m) => m.role !== 'partner');
-  const named = members.find((m) => nameKey(m.name) === nameKey(by));
-  const member = named ?? (isWork ? undefined : members[0]);
+  const named = members.filter((m) => isSameName(m.name, by));
+  // From before a name was given once on a site: nobody's work is put in another's name.
+  if (isWork && named.length > 1) return refused('by', say('people.nameTwice', { by }), true);
+  const member = named[0] ?? (isWork ? undefined : members[0]);
   if (!member) return refused('by', say('people.noSuchMember', { by, names: namesOf(members) }));
   const { person, name } = member;
   if (isWork && member.hasPin && !(await pinRepo(db).isHand(device.id, person)))

@@ -237,4 +237,8 @@ export const esPeople = {
   browserOn: '{browser} en {system}',
   signOutOne: 'Salir allí',
   doneOne: 'Has salido allí.',
+  nameTaken:
+    'Alguien de este sitio ya se llama así. Añade una inicial o un apellido, para que en el registro se vea quién es quién.',
+  nameTwice:
+    'Dos personas de este sitio se llaman {by}, y este teléfono no sabe cuál de ellas es. Quien dirige el sitio quita a una de ellas y la invita de nuevo con otro nombre.',
 };

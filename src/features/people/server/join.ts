@@ -13,6 +13,7 @@ import { sha256 } from '@/platform/hash';
 import { createToken } from '@/platform/token';
 import { JoinInput } from '../input';
 import { mayRenew } from './may-renew';
+import { isNameTaken } from './name-taken';
 import { isEasyToGuess } from './password';
 import { cookieOf, fieldsOf, sendBack, sendOn, siteCookie } from '@/entry/server/forms';
 
@@ -26,13 +27,13 @@ export async function join(request: Request): Promise<Response> {
   const { person } = await currentAccess();
   const site = await invitationRepo(theDb()).siteOfToken(sha256(token));
   // The link says which site; whoever has signed in may be at another one now.
-  return inSite(site ?? '', () => joinSite(fields, token, person?.id ?? null));
+  return inSite(site ?? '', () => joinSite(fields, token, person));
 }
 
 async function joinSite(
   fields: Readonly<Record<string, string>>,
   token: string,
-  person: string | null,
+  person: { readonly id: string; readonly name: string } | null,
 ): Promise<Response> {
   const back = `/join/${encodeURIComponent(token.slice(0, 200))}`;
   const found = await invitationRepo(theDb()).invitationOf(sha256(token), now());
@@ -40,16 +41,36 @@ async function joinSite(
   const { invitation } = found;
   if (invitation.letsIn === 'password') return renew(invitation, fields, back);
   if (invitation.letsIn === 'device') return connectDevice(invitation, back);
-  if (person !== null && fields.as === 'me') return letIn(invitation, person, [], back);
+  return person !== null && fields.as === 'me'
+    ? joinAsMe(invitation, person, back)
+    : joinAnew(invitation, fields, back);
+}
+
+/** Gives somebody who has an account the place that an invitation names. */
+const joinAsMe = async (
+  invitation: Invitation,
+  { id, name }: { readonly id: string; readonly name: string },
+  back: string,
+): Promise<Response> =>
+  (await isNameTaken(invitation.site, name, id))
+    ? sendBack(back, { problem: 'name-taken' })
+    : letIn(invitation, id, [], back);
+
+/** Makes somebody's account, and gives it the place. */
+async function joinAnew(
+  invitation: Invitation,
+  fields: Readonly<Record<string, string>>,
+  back: string,
+): Promise<Response> {
+  const refuse = (problem: string): Response =>
+    sendBack(back, { name: fields.name ?? '', username: fields.username ?? '', problem });
   const parsed = JoinInput.safeParse(fields);
-  const typed = { name: fields.name ?? '', username: fields.username ?? '' };
-  if (!parsed.success)
-    return sendBack(back, { ...typed, problem: String(parsed.error.issues[0]?.path[0] ?? '') });
+  if (!parsed.success) return refuse(String(parsed.error.issues[0]?.path[0] ?? ''));
   const { password, name, username } = parsed.data;
-  if (isEasyToGuess(password, [name, username]))
-    return sendBack(back, { ...typed, problem: 'easy' });
+  if (await isNameTaken(invitation.site, name)) return refuse('name-taken');
+  if (isEasyToGuess(password, [name, username])) return refuse('easy');
   const account = await createAccount(parsed.data);
-  if (account === 'taken') return sendBack(back, { ...typed, problem: 'taken' });
+  if (account === 'taken') return refuse('taken');
   return letIn(invitation, account.person, account.cookies, back);
 }
 

@@ -13,6 +13,7 @@ import { newId } from '@/platform/ids';
 import { sendMail } from '@/platform/mail';
 import { say } from '@/messages/say';
 import { mayRenew } from './may-renew';
+import { isNameTaken } from './name-taken';
 import { MADE_COOKIE, ownAddress } from './queries';
 import { createToken } from '@/platform/token';
 
@@ -21,6 +22,15 @@ const problemOf = (field: PropertyKey | undefined): string =>
 
 type Manager = { readonly id: string; readonly name: string };
 type Done = Pick<AuditEvent, 'event' | 'about'> & { readonly token?: string };
+
+/** Why an act is not carried out; null: it is. */
+async function problemWith(act: PeopleAct, site: string, manager: string): Promise<string | null> {
+  // Else nobody is left who could let anybody in.
+  if ((act.act === 'role' || act.act === 'end') && act.person === manager) return 'self';
+  if (act.act === 'renew' && !(await mayRenew(act.person, manager))) return 'elsewhere';
+  if (act.act === 'invite' && (await isNameTaken(site, act.name))) return 'name-taken';
+  return null;
+}
 
 /** What a manager does about people and phones; each act is written down. */
 export async function managePeople(request: Request): Promise<Response> {
@@ -33,11 +43,8 @@ export async function managePeople(request: Request): Promise<Response> {
       problem: problemOf(parsed.error.issues[0]?.path[0]),
     });
   const act = parsed.data;
-  // Else nobody is left who could let anybody in.
-  if ((act.act === 'role' || act.act === 'end') && act.person === manager.id)
-    return sendBack('/people', { problem: 'self' });
-  if (act.act === 'renew' && !(await mayRenew(act.person, manager.id)))
-    return sendBack('/people', { problem: 'elsewhere' });
+  const problem = await problemWith(act, site.id, manager.id);
+  if (problem !== null) return sendBack('/people', { problem });
   const { event, about, token } = await carryOut(act, site.id, manager);
   await auditRepo(theDb()).audit({ event, site: site.id, who: manager.id, about }, now());
   if (token === undefined) return sendOn('/people');

@@ -113,6 +113,7 @@ export async function peopleView(
 
 function problemText(problem: string | undefined): string | null {
   if (problem === undefined) return null;
+  if (problem === 'name-taken') return say('people.nameTaken');
   if (problem === 'elsewhere') return say('people.renewElsewhere');
   if (problem === 'mail') return say('people.mailNotSent');
   if (problem === 'email') return say('people.emailForm');

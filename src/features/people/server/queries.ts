@@ -106,6 +106,8 @@ function problemTyped(problem: string | undefined): JoinView['problem'] {
       return { field: 'password', text: say('people.passwordEasy') };
     case 'password':
       return { field: 'password', text: say('people.passwordTooShort') };
+    case 'name-taken':
+      return { field: 'name', text: say('people.nameTaken') };
     case 'name':
       return { field: 'name', text: say('people.nameTooShort') };
     default:
