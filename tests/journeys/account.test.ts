@@ -262,7 +262,9 @@ test('two people of one name: refused where it is given, and on a phone nothing 
     { act: 'invite', name: ' wREN', role: 'crew' },
     app.cookies(),
   );
-  expect(invited.headers.get('location')).toBe('/people?problem=name-taken');
+  expect(invited.headers.get('location')).toMatch(/^\/people\?.*problem=name-taken$/);
+  const again = await app.fetch(invited.headers.get('location') ?? '');
+  expect(await again.text()).toMatch(/this name already[\s\S]*value=" wREN"/);
   const token = await makeInvitation(app, site.id, 'crew', 'Wren');
   const { page, close } = await app.page(PHONE, '');
   await open(page, `${app.base}/join/${token}`);

@@ -232,7 +232,7 @@ export const enPeople = {
   signOutOne: 'Sign out there',
   doneOne: 'You are signed out there.',
   nameTaken:
-    'Somebody at this site has this name already. Add an initial or a last name, so that the log tells you apart.',
+    'Somebody at this site has this name already. Add an initial or a last name, so that the log can tell the two apart.',
   nameTwice:
     'Two people at this site are called {by}, and this phone cannot tell which of them it is. A manager takes one of them off, and invites them again under another name.',
 } as const;

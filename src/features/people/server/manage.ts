@@ -20,6 +20,12 @@ import { createToken } from '@/platform/token';
 const problemOf = (field: PropertyKey | undefined): string =>
   field === 'pin' || field === 'email' ? field : 'name';
 
+/** What was typed into the form that invites, for it to stand there again. */
+const typedOf = (fields: Readonly<Record<string, string>>): Readonly<Record<string, string>> =>
+  fields.act === 'invite'
+    ? { name: fields.name ?? '', role: fields.role ?? '', partner: fields.partner ?? '' }
+    : {};
+
 type Manager = { readonly id: string; readonly name: string };
 type Done = Pick<AuditEvent, 'event' | 'about'> & { readonly token?: string };
 
@@ -40,11 +46,12 @@ export async function managePeople(request: Request): Promise<Response> {
   const parsed = PeopleAct.safeParse(fields);
   if (!parsed.success)
     return sendBack('/people', {
+      ...typedOf(fields),
       problem: problemOf(parsed.error.issues[0]?.path[0]),
     });
   const act = parsed.data;
   const problem = await problemWith(act, site.id, manager.id);
-  if (problem !== null) return sendBack('/people', { problem });
+  if (problem !== null) return sendBack('/people', { ...typedOf(fields), problem });
   const { event, about, token } = await carryOut(act, site.id, manager);
   await auditRepo(theDb()).audit({ event, site: site.id, who: manager.id, about }, now());
   if (token === undefined) return sendOn('/people');

@@ -5,7 +5,7 @@ import { type Invitation } from '@/db/repositories/invitations';
 import { dayText, whenText } from '@/core/quantity/format';
 import { say } from '@/messages/say';
 import { sendsMail } from '@/platform/mail';
-import type { PeopleView } from '../ui/People';
+import type { PeopleView, TypedInvitation } from '../ui/People';
 import { roleName } from '@/entry/role-name';
 import { loadPeople } from './queries';
 
@@ -71,9 +71,15 @@ export async function peopleView(
   { id, timeZone }: Place,
   {
     problem,
+    typed,
     isSent,
     traineesCountAtOnce,
-  }: { problem: string | undefined; isSent: boolean; traineesCountAtOnce: boolean },
+  }: {
+    problem: string | undefined;
+    typed: TypedInvitation;
+    isSent: boolean;
+    traineesCountAtOnce: boolean;
+  },
 ): Promise<PeopleView> {
   const [screen, events, { person }] = await Promise.all([
     loadPeople(id),
@@ -108,6 +114,7 @@ export async function peopleView(
     ),
     traineesCountAtOnce,
     problem: problemText(problem),
+    typed,
   };
 }
 

@@ -35,6 +35,13 @@ export type PeopleView = {
   /** What is laid down about entries of trainees. */ readonly traineesCountAtOnce: boolean;
   readonly events: readonly string[];
   readonly problem: string | null;
+  /** What stood in the form that invites. */ readonly typed: TypedInvitation;
+};
+/** What was typed into the form that invites, and was not taken. */
+export type TypedInvitation = {
+  readonly name?: string;
+  readonly role?: string;
+  readonly partner?: string;
 };
 
 /** A form that does one thing about people. */
@@ -76,7 +83,7 @@ export function People({ view }: { view: PeopleView }) {
       </header>
       <Members members={view.members} sendsMail={view.sendsMail} />
       <div className="flex flex-col gap-7">
-        <Invite sendsMail={view.sendsMail} />
+        <Invite sendsMail={view.sendsMail} typed={view.typed} />
         <Phones devices={view.devices} />
         {view.invitations.length > 0 && <OpenInvitations invitations={view.invitations} />}
         <Trainees countAtOnce={view.traineesCountAtOnce} />
@@ -195,13 +202,18 @@ const EmailField = () => (
   />
 );
 
-const Invite = ({ sendsMail }: Pick<PeopleView, 'sendsMail'>) => (
+/** Most who are invited work at the batches. */
+const invitedRole = (typed: string | undefined): MemberRole =>
+  MEMBER_ROLES.find((role) => role === typed) ?? 'crew';
+
+const Invite = ({ sendsMail, typed }: Pick<PeopleView, 'sendsMail' | 'typed'>) => (
   <section aria-label={say('people.invite')}>
     <h2>{say('people.invite')}</h2>
     <Act act="invite" className="flex flex-col gap-3">
       <Field
         label={say('people.name')}
         name="name"
+        defaultValue={typed.name}
         minLength={2}
         maxLength={60}
         required
@@ -215,7 +227,7 @@ const Invite = ({ sendsMail }: Pick<PeopleView, 'sendsMail'>) => (
               type="radio"
               name="role"
               value={role}
-              defaultChecked={role === 'crew'}
+              defaultChecked={role === invitedRole(typed.role)}
               className="size-5 mt-0.5 shrink-0"
             />
             <span>
@@ -227,6 +239,7 @@ const Invite = ({ sendsMail }: Pick<PeopleView, 'sendsMail'>) => (
       <Field
         label={say('people.partnerName')}
         name="partner"
+        defaultValue={typed.partner}
         maxLength={120}
         autoComplete="off"
         hint={say('people.partnerNameHow')}
