@@ -63,7 +63,7 @@ export function currentCookie(name: string): string | null {
   return null;
 }
 
-/** What a package that knows who asks reads of the request: its cookies, and what its browser calls itself. */
+/** The headers of the request by which the library of accounts knows who asks, and from which browser; empty outside of one. */
 export const currentHeaders = (): Headers =>
   new Headers({ cookie: currentCookies(), 'user-agent': requests.getStore()?.browser ?? '' });
 
