@@ -19,6 +19,7 @@ import * as calendarKeys from './migrations/0017-calendar-keys';
 import * as backIn from './migrations/0018-back-in';
 import * as timeStamps from './migrations/0019-time-stamps';
 import * as passkeys from './migrations/0020-passkeys';
+import * as sealedSnapshots from './migrations/0021-sealed-snapshots';
 
 /** In their order; one that has run on any site never changes again. */
 export const MIGRATIONS = {
@@ -42,6 +43,7 @@ export const MIGRATIONS = {
   '0018-back-in': backIn,
   '0019-time-stamps': timeStamps,
   '0020-passkeys': passkeys,
+  '0021-sealed-snapshots': sealedSnapshots,
 } as const satisfies Readonly<Record<string, Migration>>;
 
 /** Brings the database to the newest form. @throws Error with the failed migration's name and cause */
@@ -62,7 +64,7 @@ export async function migrate(
 /** Migrations that a database has not seen yet; read with the application's own role. */
 export async function missingMigrations(db: Db): Promise<string[]> {
   const { rows } = await sql<{ there: boolean }>`
-    select exists (select from information_schema.columns where table_name = 'passkey' and column_name = 'counter') as there`.execute(
+    select exists (select from information_schema.columns where table_name = 'batch_snapshot' and column_name = 'mac') as there`.execute(
     db,
   );
   // The list itself belongs to the owner; the newest thing in it tells whether the last migration has run.

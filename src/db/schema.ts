@@ -47,6 +47,9 @@ type BatchSnapshotTable = {
   recheck_at: Date | null;
   /** Thermometers that it was read with. */ probes: string[];
   /** Core at the last round, °C; null: never read. */ core_c: number | null;
+  /** Hash of the batch's last entry when it was folded. */ last_hash: string | null;
+  /** What shows that it was written by this installation; null: by one without a key. */ mac:
+    string | null;
 };
 
 type PhotoTable = {

@@ -2,13 +2,15 @@ import { sql } from 'kysely';
 import { ASLEEP_CORE_C } from '@/core/advice/stage';
 import { getKindDescription, type Entry } from '@/core/log/entry';
 import { foldSite, type SiteState } from '@/core/log/fold';
-import type { BatchId } from '@/core/log/ids';
+import type { BatchId, EntryId } from '@/core/log/ids';
 import { applySite, createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { assessGrowing } from '@/core/snapshot/growing-assessment';
 import { siteConditionsOf } from '@/core/snapshot/site-conditions';
 import type { Db } from '../client';
 import { createMemory } from '@/platform/memory';
 import { present } from '@/core/quantity/present';
+import { isAsSealed, sealSnapshot, type SnapshotRow } from '../seal-snapshot';
+import { chainCheckRepo } from './chain-checks';
 import { logRepo } from './log';
 import { readBatchState } from './states';
 import type { Site } from './site';
@@ -39,12 +41,14 @@ async function writeSnapshot(
   const state = present(await readBatchState(db, batch), 'the batch whose snapshot is made');
   const assessment = assessGrowing(state, site, siteState, now);
   const snapshot = createBatchSnapshot(state, site, siteState, now, assessment);
-  const row = {
+  const facts = {
     digest: JSON.stringify(snapshot),
     recheck_at: snapshot.recheckAt === null ? null : new Date(snapshot.recheckAt),
     probes: [...snapshot.own.probes],
     core_c: snapshot.situation.lastRead?.coreC ?? null,
+    last_hash: await logRepo(db).lastHashOfBatch(batch),
   };
+  const row = { ...facts, mac: sealSnapshot({ ...facts, site: site.id, batch }) };
   await db
     .insertInto('batch_snapshot')
     .values({ batch, site: site.id, ...row })
@@ -90,6 +94,45 @@ async function touchedByOne(db: Db, site: string, entry: Entry): Promise<BatchId
   }
 }
 
+type ReadRow = {
+  readonly row: SnapshotRow & { readonly batch: BatchId };
+  readonly mac: string | null;
+  /** Hash of the entry that the batch ends with now. */ readonly now_hash: string | null;
+};
+/** The snapshots of a site as they are kept, with where their batches end now. */
+async function readRows(db: Db, site: string): Promise<ReadRow[]> {
+  const rows = await db
+    .selectFrom('batch_snapshot as s')
+    .select(['s.batch', 's.site', 's.recheck_at', 's.probes', 's.core_c', 's.last_hash', 's.mac'])
+    .select(sql<string>`s.digest::text`.as('digest'))
+    .select((w) =>
+      w
+        .selectFrom('log_entry as e')
+        .select('e.hash')
+        .whereRef('e.batch', '=', 's.batch')
+        .orderBy('e.seq', 'desc')
+        .limit(1)
+        .as('now_hash'),
+    )
+    .where('s.site', '=', site)
+    .execute();
+  return rows.map(({ mac, now_hash, ...row }) => ({ row, mac, now_hash }));
+}
+
+/** Tells of a snapshot that was changed in the database: it is folded anew, and named. */
+async function nameChanged(
+  db: Db,
+  site: string,
+  { batch }: SnapshotRow,
+  now: number,
+): Promise<void> {
+  const first = await logRepo(db).byId(batch as EntryId);
+  if (first)
+    await chainCheckRepo(db).add(site, now, {
+      ...{ code: 'SNAPSHOT_DIFFERS', seq: first.seq, id: first.id },
+    });
+}
+
 export const snapshotRepo = (db: Db) => ({
   /** Batches whose snapshots these entries can change. */
   async touchedBy(site: Site, entries: readonly Entry[]): Promise<BatchId[]> {
@@ -122,16 +165,20 @@ export const snapshotRepo = (db: Db) => ({
   },
   /** Reads every snapshot out of the database. */
   async read(site: Site, now: number): Promise<Board> {
-    const rows = await db
-      .selectFrom('batch_snapshot')
-      .select(['batch', 'digest', 'recheck_at'])
-      .where('site', '=', site.id)
-      .execute();
+    const rows = await readRows(db, site.id);
+    const changed = rows.filter(({ row, mac, now_hash }) => !isAsSealed(row, mac, now_hash));
+    for (const { row, mac } of changed) if (mac !== null) await nameChanged(db, site.id, row, now);
     const due = rows
-      .filter((row) => row.recheck_at !== null && row.recheck_at.getTime() <= now)
-      .map((row) => row.batch);
+      .filter(
+        ({ row }) =>
+          (row.recheck_at !== null && row.recheck_at.getTime() <= now) ||
+          changed.some((c) => c.row.batch === row.batch),
+      )
+      .map(({ row }) => row.batch);
     const fresh = new Map((await this.refresh(site, due, now)).map((s) => [s.id, s]));
-    const snapshots = rows.map((row) => fresh.get(row.batch) ?? row.digest);
+    const snapshots = rows.map(
+      ({ row }) => fresh.get(row.batch) ?? (JSON.parse(row.digest) as BatchSnapshot),
+    );
     const rechecks = snapshots.flatMap((s) => s.recheckAt ?? []);
     return { snapshots, recheckAt: rechecks.length > 0 ? Math.min(...rechecks) : null };
   },
