@@ -13,7 +13,8 @@ import { siteRepo, type Site } from '@/db/repositories/site';
 import { writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
 import { createSiteKey } from '@/platform/site-key';
-import { backUp, restore } from '../scripts/operations';
+import { backUp } from '../scripts/operations';
+import { restore } from '../scripts/restore';
 import { batchId, entryId } from '../tests/support/ids';
 import { fillSite } from '../tests/support/large-site';
 
@@ -90,14 +91,14 @@ await timed(`${PHOTOS} pictures, written`, async () => {
   await addPhotos(from.db, site, batch);
 });
 const { file, manifest } = await timed('backed up', () =>
-  backUp(from.db, from.url, path.join(folder, 'backups'), { keyFile }),
+  backUp(from.db, from.url, path.join(folder, 'backups'), {}),
 );
 console.log(
   `${manifest.entries} entries, ${manifest.photos} pictures, ${Math.round(fs.statSync(file).size / 1e6)} MB`,
 );
 const to = await createDatabase(names[1]);
 const { compared } = await timed('restored and compared', () =>
-  restore(to.db, to.url, file, path.join(folder, 'restored-key.pem')),
+  restore(to.db, to.url, file, { passphrase: null, newKey: false }),
 );
 for (const { what, same } of compared) console.log(`${same ? 'same' : 'NOT THE SAME'}: ${what}`);
 await from.db.destroy();

@@ -7,12 +7,17 @@ import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { keyName } from '@/core/formats/seal';
+import { faultText } from '@/core/words/log-fault';
 import type { ChainFault } from '@/core/log/chain';
+import { upgradeMemory } from '@/db/begin-memory';
 import { checkLogAndKeep } from '@/db/check-log';
+import { readMemory } from '@/db/site-heads';
 import { createSiteKey, siteKey } from '@/platform/site-key';
 import { siteFileJsonSchema } from '@/core/flow/site-file';
 import { batchFileJsonSchema } from '@/core/formats/batch-file';
-import { backUp, restore, statusOf } from './operations';
+import { exportKey, importKey } from './key-copy';
+import { backUp, statusOf } from './operations';
+import { restore } from './restore';
 import { connect, type Db } from '@/db/client';
 import { migrate } from '@/db/migrate';
 import { chainRepo } from '@/db/repositories/chain';
@@ -31,18 +36,6 @@ import { env } from '@/platform/env';
 const backupFolder = (): string => process.env.ZEALOUS_BACKUPS ?? '.data/backups';
 
 const SETTLE_MS = 60 * 60 * 1000;
-
-const FAULT_WORDS: Readonly<Record<ChainFault['code'], string>> = {
-  CHANGED: 'it does not fit the entry before it',
-  OUT_OF_SEQUENCE: 'an entry before it is missing, or it was put in',
-  TIME_RUNS_BACK: 'it was recorded before the entry in front of it',
-  UNSIGNED: 'this installation did not sign it',
-  OTHER_KEY: 'another key signed it',
-  PHOTO_CHANGED: 'its picture is another one',
-  PHOTO_MISSING: 'its picture is gone',
-  SITE_CHANGED: 'the name, time zone or unit of the site is not what was sealed',
-  SNAPSHOT_DIFFERS: 'what its batch shows is not what the log says',
-};
 
 /** What `./zealous` asks of the database. */
 const COMMANDS: Record<string, () => Promise<void>> = {
@@ -106,42 +99,78 @@ const COMMANDS: Record<string, () => Promise<void>> = {
       if (values.since !== undefined) await compareWithSeen(db, sites, values.since);
     });
   },
-  /** Makes the installation's key, unless it is there. */
+  /** Makes the installation's key, unless it is there; and once, at an upgrade, begins what is remembered beside it. */
   async key() {
     const file = env.keyFile();
-    if (file !== null && createSiteKey(file))
+    if (file === null) return;
+    if (createSiteKey(file))
       console.error(
-        `A key was made for what this installation signs: ${file}. Keep a copy of it apart.`,
+        `A key was made for what this installation signs: ${file}. Keep a copy of it apart: ./zealous key export FILE`,
       );
-    await withDb(async (db) => {
-      for (const site of await siteRepo(db).all()) await siteRepo(db).seal(site);
-    });
+    await withDb((db) => upgradeMemory(db, now()));
+  },
+  /** The key with what is remembered of the logs, as one file: to be kept apart, or for another machine that serves the same database. */
+  async 'key-export'() {
+    const { positionals, passphrase } = keyCall();
+    const [to] = positionals;
+    if (to === undefined) throw new Error('Name the file: ./zealous key export FILE');
+    exportKey(to, passphrase);
+    console.log(
+      `Written to ${to}: the key and the signed ends of the logs${passphrase === null ? '. Whoever has this file can sign as this installation does: keep it where nobody else reads it.' : ', encrypted.'}`,
+    );
+    await Promise.resolve();
+  },
+  async 'key-import'() {
+    const { positionals, passphrase } = keyCall();
+    const [from] = positionals;
+    if (from === undefined) throw new Error('Name the file: ./zealous key import FILE');
+    importKey(from, passphrase);
+    console.log('The key and the signed ends of the logs are in place.');
+    await Promise.resolve();
   },
   /** One file with everything; `--keep N` deletes older ones, `--age RECIPIENT` encrypts it. */
   async backup() {
     const { values, positionals } = parseArgs({
       args: process.argv.slice(3),
       allowPositionals: true,
-      options: { keep: { type: 'string' }, age: { type: 'string' } },
+      options: {
+        keep: { type: 'string' },
+        age: { type: 'string' },
+        'passphrase-file': { type: 'string' },
+      },
     });
+    const passphrase = passphraseIn(values['passphrase-file']);
     const folder = positionals[0] ?? backupFolder();
     const keep = values.keep === undefined ? undefined : Number(values.keep);
     if (keep !== undefined && !(keep >= 1))
       throw new Error('--keep must be a number of 1 or more.');
     await withDb(async (db) => {
-      const { file, manifest } = await backUp(db, env.adminDatabaseUrl(), folder, {
-        ...{ keep, recipient: values.age, keyFile: env.keyFile() },
+      const { file, manifest, hasKey } = await backUp(db, env.adminDatabaseUrl(), folder, {
+        ...{ keep, recipient: values.age, passphrase: passphrase ?? undefined },
       });
       console.log(`Backed up ${manifest.entries} entries and ${manifest.photos} pictures: ${file}`);
+      if (env.keyFile() !== null && !hasKey)
+        console.log(
+          'The key is not in it, since it would lie there unencrypted. Keep a copy of it apart: ./zealous key export FILE',
+        );
       if (manifest.head) console.log(`The log ends at ${manifest.head.seq}:${manifest.head.hash}`);
     });
   },
   /** Brings a backup back into an empty installation, and compares. */
   async restore() {
-    const file = process.argv[3];
+    const { values, positionals } = parseArgs({
+      args: process.argv.slice(3),
+      allowPositionals: true,
+      options: { 'passphrase-file': { type: 'string' }, 'new-key': { type: 'boolean' } },
+    });
+    const [file] = positionals;
     if (file === undefined) throw new Error('Name the backup: ./zealous restore FILE');
+    const call = {
+      passphrase: passphraseIn(values['passphrase-file']),
+      newKey: values['new-key'] ?? false,
+    };
     await withDb(async (db) => {
-      const { manifest, compared } = await restore(db, env.adminDatabaseUrl(), file, env.keyFile());
+      const { manifest, compared } = await restore(db, env.adminDatabaseUrl(), file, call);
       console.log(`Restored what was backed up on ${manifest.madeAt}.`);
       for (const { what, same } of compared)
         console.log(`  ${same ? 'same' : 'NOT THE SAME'}: ${what}`);
@@ -185,10 +214,33 @@ const COMMANDS: Record<string, () => Promise<void>> = {
   },
 };
 
+/** What stands in a file with a passphrase; null: none is named. */
+function passphraseIn(file: string | undefined): string | null {
+  if (file === undefined) return null;
+  const text = readFileSync(file, 'utf8').trim();
+  if (text === '') throw new Error(`${file} is empty: write the passphrase into it.`);
+  return text;
+}
+function keyCall(): { readonly positionals: string[]; readonly passphrase: string | null } {
+  const { values, positionals } = parseArgs({
+    args: process.argv.slice(3),
+    allowPositionals: true,
+    options: { 'passphrase-file': { type: 'string' } },
+  });
+  return { positionals, passphrase: passphraseIn(values['passphrase-file']) };
+}
+
 /** Checks the log of a site and says what was found, and where it ends. */
 async function checkSite(db: Db, site: Site): Promise<void> {
   const report = await checkLogAndKeep(db, site, now());
   tellFaults(report.faults);
+  const { signedFrom, heads } = readMemory(site.id);
+  if (signedFrom !== null && signedFrom > 0)
+    console.log(
+      `Entries before number ${signedFrom} are older than signatures: nothing vouches for them.`,
+    );
+  if (signedFrom !== null)
+    console.log(`It was compared with ${heads.length} signed ends that are kept beside the key.`);
   if (report.faults.length === 0)
     console.log(
       `The log of ${site.name} is whole: ${report.entries} entries, their pictures, and what was folded from them.`,
@@ -249,8 +301,7 @@ function tellFaults(faults: readonly ChainFault[]): void {
   console.error(
     `The log does not fit in ${faults.length} ${faults.length === 1 ? 'place' : 'places'}:`,
   );
-  for (const { code, seq, id } of faults.slice(0, 20))
-    console.error(`  entry ${seq} (${id}): ${FAULT_WORDS[code]}`);
+  for (const fault of faults.slice(0, 20)) console.error(`  ${faultText(fault)} (${fault.id})`);
   process.exitCode = 1;
 }
 

@@ -1,26 +1,59 @@
 import type { ChainFault } from '@/core/log/chain';
 import { canonicalJson } from '@/core/log/entry';
 import { foldBatch } from '@/core/log/fold';
+import { findLostHeads } from '@/core/log/heads';
 import type { BatchId } from '@/core/log/ids';
 import { applySite, createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { siteConditionsOf } from '@/core/snapshot/site-conditions';
 import { firstOf } from '@/core/quantity/present';
 import type { Db } from './client';
+import { rememberFaults } from './known-faults';
 import { chainCheckRepo } from './repositories/chain-checks';
 import { chainRepo, type ChainReport } from './repositories/chain';
 import { logRepo } from './repositories/log';
 import { photoRepo } from './repositories/photos';
 import { siteRepo, type Site } from './repositories/site';
 import { snapshotRepo } from './repositories/snapshots';
+import { hasMemory, readMemory } from './site-heads';
 
 /** How a batch is taken for a look at its snapshot: as many as this each time, another part each day. */
 const SNAPSHOTS_AT_ONCE = 20;
 const DAY_MS = 86_400_000;
 
-/** What the site calls itself was sealed with its first entry. */
+/** What the site calls itself was sealed when it was named. */
 async function siteFaults(db: Db, site: Site): Promise<ChainFault[]> {
-  if ((await siteRepo(db).isAsSealed(site)) !== false) return [];
-  return [{ code: 'SITE_CHANGED', seq: 0, id: site.id }];
+  const isAsSealed = await siteRepo(db).isAsSealed(site);
+  if (isAsSealed === true || !hasMemory()) return [];
+  return [{ code: isAsSealed === null ? 'SITE_UNSEALED' : 'SITE_CHANGED', seq: 0, id: site.id }];
+}
+
+/** Nothing is remembered of a log that holds entries: each time that it is gone is a fault of its own. */
+async function memoryGone(db: Db, site: Site): Promise<ChainFault[]> {
+  if ((await chainRepo(db).head(site.id)) === null) return [];
+  const before = (await chainRepo(db).signedOfKind(site.id, 'fault-noted')).filter((e) =>
+    e.data.faults.some((f) => f.code === 'MEMORY_GONE'),
+  );
+  return [{ code: 'MEMORY_GONE', seq: 0, id: `${site.id}:${before.length}` }];
+}
+
+/** What the installation remembers outside the database and the log does not bear out. */
+export async function memoryFaults(db: Db, site: Site): Promise<ChainFault[]> {
+  if (!hasMemory()) return [];
+  const { signedFrom, heads, end } = readMemory(site.id);
+  if (signedFrom === null) return memoryGone(db, site);
+  const ends = [...heads, ...(end === null ? [] : [end])];
+  const there = await chainRepo(db).hashesAt(
+    site.id,
+    ends.map((h) => h.seq),
+  );
+  const restores = (await chainRepo(db).signedOfKind(site.id, 'restored')).map((e) => ({
+    ...{ after: e.data.after, upTo: e.data.upTo, at: e.recordedAt },
+  }));
+  const lost = findLostHeads(ends, there, restores);
+  // The last end is often one that was laid as well.
+  return [...new Map(lost.map((h) => [h.hash, h])).values()].map(({ seq, hash }) => ({
+    ...{ code: 'HEAD_LOST' as const, seq, id: hash },
+  }));
 }
 
 /** Pictures that entries speak of: whether each is there, and is what it was. */
@@ -44,7 +77,7 @@ function withoutOutlook(key: string, value: unknown): unknown {
 }
 
 /** Batches whose stored snapshots are not what the log folds to now. */
-export async function differingSnapshots(
+async function differingSnapshots(
   db: Db,
   site: Site,
   batches: readonly BatchId[],
@@ -88,6 +121,7 @@ export async function checkLog(db: Db, site: Site, now: number): Promise<ChainRe
     entries,
     faults: [
       ...(await siteFaults(db, site)),
+      ...(await memoryFaults(db, site)),
       ...faults,
       ...(await photoFaults(db, site.id)),
       ...(await snapshotFaults(db, site, now)),
@@ -98,6 +132,7 @@ export async function checkLog(db: Db, site: Site, now: number): Promise<ChainRe
 /** The same, and keeps what was found, so that pages and records can say so. */
 export async function checkLogAndKeep(db: Db, site: Site, now: number): Promise<ChainReport> {
   const report = await checkLog(db, site, now);
+  rememberFaults(site.id, report.faults);
   await chainCheckRepo(db).keep(site.id, now, report);
   return report;
 }

@@ -3,6 +3,7 @@ import { inSite } from '@/platform/current-request';
 import { log } from '@/platform/log';
 import { checkLogAndKeep } from './check-log';
 import { theDb } from './context';
+import { layHead } from './lay-head';
 import { stampLogEnd } from './stamp-log';
 import { siteRepo } from './repositories/site';
 
@@ -13,9 +14,11 @@ const EVERY_MS = 24 * 60 * 60 * 1000;
 async function check(): Promise<void> {
   try {
     for (const site of await siteRepo(theDb()).all()) {
-      const { entries, faults } = await inSite(site.id, () =>
-        checkLogAndKeep(theDb(), site, now()),
-      );
+      const { entries, faults } = await inSite(site.id, async () => {
+        const report = await checkLogAndKeep(theDb(), site, now());
+        await layHead(theDb(), site, now());
+        return report;
+      });
       if (faults.length > 0)
         log.error({ entries, faults: faults.length, first: faults[0] }, 'the log does not fit');
     }

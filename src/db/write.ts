@@ -1,12 +1,15 @@
 import { say } from '@/messages/say';
-import type { NewEntry } from '@/core/log/entry';
+import type { Entry, NewEntry } from '@/core/log/entry';
+import { log } from '@/platform/log';
 import type { Db } from './client';
+import { layHead } from './lay-head';
 import { chainCheckRepo } from './repositories/chain-checks';
 import { chainRepo } from './repositories/chain';
 import { logRepo, type Appended } from './repositories/log';
 import { snapshotRepo } from './repositories/snapshots';
 import { forgetStates } from './repositories/states';
 import type { Site } from './repositories/site';
+import { keepEnd } from './site-heads';
 
 /** The server's clock shows a time before the last entry: nothing is written until it is put right. */
 export class ClockSetBack extends Error {}
@@ -32,11 +35,42 @@ async function takenAt(trx: Db, site: Site, now: number): Promise<number> {
 }
 
 /** Work that reads the log and then writes to it, while nobody else of the site writes; all of it or nothing. */
-export const withSiteLock = <T>(db: Db, site: Site, work: (trx: Db) => Promise<T>): Promise<T> =>
-  db.transaction().execute(async (trx) => {
+export async function withSiteLock<T>(
+  db: Db,
+  site: Site,
+  work: (trx: Db) => Promise<T>,
+): Promise<T> {
+  const turn: Turn = { end: null };
+  const done = await db.transaction().execute(async (trx) => {
+    turns.set(trx, turn);
     await logRepo(trx).takeTurn(site.id);
     return work(trx);
   });
+  if (turn.end) await rememberEnd(db, site, turn.end);
+  return done;
+}
+
+/** What a turn has added last. */
+type Turn = { end: Entry | null };
+const turns = new WeakMap<Db, Turn>();
+/** A head is laid at least once in so many entries. */
+const HEAD_EVERY = 1000;
+const lastLaidAt = new Map<string, number>();
+
+/** What was committed is remembered outside the database; where that cannot be written, the entry stands all the same. */
+async function rememberEnd(db: Db, site: Site, { seq, hash, recordedAt }: Entry): Promise<void> {
+  try {
+    keepEnd({ site: site.id, seq, hash, at: recordedAt });
+    const laidAt = lastLaidAt.get(site.id) ?? seq;
+    lastLaidAt.set(site.id, seq - laidAt >= HEAD_EVERY ? seq : laidAt);
+    if (seq - laidAt >= HEAD_EVERY) await layHead(db, site, recordedAt);
+  } catch (error) {
+    log.warn(
+      { error: error instanceof Error ? error.message : error },
+      'the end of the log was not remembered',
+    );
+  }
+}
 
 /**
  * The one way in for every write, within the site's turn: entries and the snapshots they change.
@@ -54,6 +88,8 @@ export async function appendUnderLock(
   const fault = await chainRepo(trx).checkEnd(site.id);
   if (fault) await chainCheckRepo(trx).add(site.id, now, fault);
   const appended = await logRepo(trx).append(site.id, entries, recordedAt ?? (() => taken));
+  const turn = turns.get(trx);
+  if (turn) turn.end = appended.entries.at(-1) ?? turn.end;
   const touched = await snapshotRepo(trx).touchedBy(site, appended.entries);
   await snapshotRepo(trx).refresh(site, touched, now);
   return appended;

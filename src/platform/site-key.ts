@@ -70,3 +70,31 @@ export function createSiteKey(file: string): boolean {
   });
   return true;
 }
+
+/** The whole key as text, for another machine or a backup. @param passphrase encrypts it (PKCS #8); null: whoever has the text has the key */
+export function exportSiteKey(file: string, passphrase: string | null): string {
+  const key = createPrivateKey(fs.readFileSync(file));
+  const cipher = passphrase === null ? {} : { cipher: 'aes-256-cbc', passphrase };
+  return key.export({ format: 'pem', type: 'pkcs8', ...cipher }).toString();
+}
+
+/** Puts a key that was exported where this installation looks for it. @throws Error where the passphrase does not open it */
+export function importSiteKey(file: string, pem: string, passphrase: string | null): void {
+  const key = openKey(pem, passphrase);
+  fs.writeFileSync(file, key.export({ format: 'pem', type: 'pkcs8' }), { mode: 0o600 });
+  held.delete(file);
+}
+
+/** The public half of an exported key, in hexadecimal. @throws Error where the passphrase does not open it */
+export const publicKeyOf = (pem: string, passphrase: string | null): string =>
+  rawOf(openKey(pem, passphrase));
+
+function openKey(pem: string, passphrase: string | null): KeyObject {
+  if (pem.includes('ENCRYPTED') && passphrase === null)
+    throw new Error('The key is encrypted. Give its passphrase: --passphrase-file FILE');
+  try {
+    return createPrivateKey({ key: pem, ...(passphrase === null ? {} : { passphrase }) });
+  } catch {
+    throw new Error('The key cannot be opened: the passphrase is another one, or it is no key.');
+  }
+}

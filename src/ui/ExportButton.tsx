@@ -2,6 +2,10 @@
 import { say } from '@/messages/say';
 import type { SortColumn } from './SortTable';
 
+/** What the page says must be the first line of what leaves it; null: nothing. */
+const noticeOfPage = (): string | null =>
+  document.querySelector('meta[name=log-notice]')?.getAttribute('content') ?? null;
+
 /** Hands rows to the browser as a CSV file (RFC 4180), with the titles of their columns. */
 async function exportCsv<T>(
   rows: readonly T[],
@@ -14,7 +18,9 @@ async function exportCsv<T>(
     { fields: columns.map((c) => c.title), data: rows.map((r) => columns.map((c) => c.text(r))) },
     { escapeFormulae: true, newline: '\r\n' },
   );
-  const url = URL.createObjectURL(new Blob([`\ufeff${text}`], { type: 'text/csv' }));
+  const notice = noticeOfPage();
+  const head = notice === null ? '' : `${unparse([[notice]])}\r\n`;
+  const url = URL.createObjectURL(new Blob([`\ufeff${head}${text}`], { type: 'text/csv' }));
   Object.assign(document.createElement('a'), { href: url, download: file }).click();
   setTimeout(() => URL.revokeObjectURL(url), 60_000);
 }

@@ -8,96 +8,41 @@ import { sql } from 'kysely';
 import { readBatchFile } from '@/core/formats/batch-file';
 import { keyName } from '@/core/formats/seal';
 import { checkTrail } from '@/core/formats/trail';
-import { chainText, GENESIS, sequenceOf, type NewEntry } from '@/core/log/entry';
-import { checkLog, differingSnapshots } from '@/db/check-log';
+import { chainText, GENESIS, sequenceOf } from '@/core/log/entry';
+import { checkLog } from '@/db/check-log';
 import { chainCheckRepo } from '@/db/repositories/chain-checks';
 import { chainRepo } from '@/db/repositories/chain';
-import { photoRepo } from '@/db/repositories/photos';
-import { siteRepo, type Site } from '@/db/repositories/site';
-import { writeEntries } from '@/db/write';
+import { siteRepo } from '@/db/repositories/site';
+import { snapshotRepo } from '@/db/repositories/snapshots';
+import { beginMemory } from '@/db/site-heads';
 import { newId } from '@/platform/ids';
 import { createSiteKey, siteKey } from '@/platform/site-key';
-import { batchId } from '../support/ids';
-import { doorOnSite, type Doored } from '../support/door';
+import { asOwner, hashAnew, layUpHistory, NOW, type History } from '../support/history';
 
 /** Histories that somebody edited, each shown by what saw the day before: the check, a device's head, a batch file, the key. */
 const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex');
 const MINUTE = 60_000;
-const NOW = Date.now();
 let tmp: string;
 beforeAll(() => {
   tmp = fs.mkdtempSync(path.join(os.tmpdir(), 'history-'));
   process.env.ZEALOUS_KEY = path.join(tmp, 'key.pem');
   createSiteKey(process.env.ZEALOUS_KEY);
+  beginMemory();
 });
 afterAll(() => {
   delete process.env.ZEALOUS_KEY;
   fs.rmSync(tmp, { recursive: true, force: true });
 });
 
-type Kept = {
-  readonly d: Doored;
-  readonly site: Site;
-  readonly heap: string;
-  readonly file: string;
-  readonly head: { readonly seq: number; readonly hash: string };
-  readonly photo: string;
-};
-let kept: Kept;
+let kept: History;
 beforeEach(async () => {
-  const d = await doorOnSite();
-  kept = { d, site: d.site, ...(await aHistory(d)) };
+  kept = await layUpHistory();
 }, 60_000);
 afterEach(async () => {
   await kept.d.close();
   // The next history lies in another database.
   delete (globalThis as { zealousDb?: unknown }).zealousDb;
 });
-
-/** A batch with a photo, thirty-odd rounds and a turning; what a phone and an inspector saw of it. */
-async function aHistory({ t, site }: Doored): Promise<Omit<Kept, 'd' | 'site'>> {
-  const heap = newId();
-  const bytes = Buffer.from('not a picture, but bytes');
-  const photo = createHash('sha256').update(bytes).digest('hex');
-  await photoRepo(t.app).put(
-    site.id,
-    { sha256: photo, bytes, small: bytes, width: 1, height: 1 },
-    NOW,
-  );
-  let n = 0;
-  const put = async (kind: string, data: object, id = newId(), batch: string | null = heap) => {
-    n += 1;
-    const at = NOW - (60 - n) * MINUTE;
-    const entry = { id, batch, at, by: 'Jo', kind, data } as unknown as NewEntry;
-    await writeEntries(t.app, site, [entry], at + MINUTE / 2);
-  };
-  await put(
-    'opened',
-    {
-      ...{ code: 'A', name: 'Avocet', method: 'turned' },
-      ...{ points: [{ id: 'P1' }], policy: {}, rules: ['us-503-pfrp-turned'], ownRules: [] },
-    },
-    heap,
-  );
-  await put('built', {});
-  await put('ambient', { value: 12, unit: 'C' }, newId(), null);
-  await put('photo', { sha256: photo, width: 1, height: 1 });
-  for (let i = 0; i < 32; i += 1)
-    await put('round', {
-      source: 'hand',
-      readings: [
-        {
-          ...{ id: `r${i}`, at: new Date(NOW - (60 - n - 1) * MINUTE).toISOString() },
-          ...{ point: 'P1', value: 56 + (i % 3), unit: 'C' },
-        },
-      ],
-    });
-  await put('turn', { full: true });
-  const { loggedAt, fileTextOf } = await import('@/features/record/server/files');
-  const logged = (await loggedAt(site, heap, Date.now()))!;
-  const head = (await chainRepo(t.app).head(site.id))!;
-  return { heap, photo, head, file: fileTextOf(site, logged)! };
-}
 
 const faults = async (): Promise<string[]> => [
   ...new Set(
@@ -109,43 +54,6 @@ const faults = async (): Promise<string[]> => [
 /** Whether the log still holds what a device saw last. */
 const isWitnessed = async (): Promise<boolean> =>
   (await chainRepo(kept.d.t.app).hashAt(kept.site.id, kept.head.seq)) === kept.head.hash;
-const asOwner = async (...statements: string[]): Promise<void> => {
-  for (const table of ['log_entry', 'photo'])
-    await sql`alter table ${sql.table(table)} disable trigger user`.execute(kept.d.t.admin);
-  for (const s of statements) await sql.raw(s).execute(kept.d.t.admin);
-};
-
-/** What somebody with the database, but without the key, makes anew: every hash, and the numbers of each sequence. */
-async function hashAnew(): Promise<void> {
-  const rows = await sql<{
-    seq: string;
-    id: string;
-    batch: string | null;
-    at: Date;
-    recorded_at: Date;
-    by: string;
-    kind: string;
-    data: object;
-  }>`select * from log_entry order by seq`.execute(kept.d.t.admin);
-  let prev = GENESIS;
-  const ends = new Map<string, { n: number; hash: string }>();
-  for (const row of rows.rows) {
-    const entry = {
-      ...row,
-      at: row.at.getTime(),
-      recordedAt: row.recorded_at.getTime(),
-    } as never as Parameters<typeof chainText>[1] & { batch: string | null; kind: string };
-    const end = ends.get(sequenceOf(entry)) ?? { n: 0, hash: GENESIS };
-    const own = { n: end.n + 1, prev: end.hash };
-    const hash = sha256(prev + chainText(kept.site.id, { ...entry, own }));
-    ends.set(sequenceOf(entry), { n: own.n, hash });
-    await sql`update log_entry set hash = ${hash}, own_n = ${own.n}, own_prev = ${own.prev} where seq = ${row.seq}`.execute(
-      kept.d.t.admin,
-    );
-    prev = hash;
-  }
-}
-
 type End = { n: number; hash: string };
 type Trail = {
   site: { name: string; timeZone: string };
@@ -189,16 +97,17 @@ test('a history that nobody edited: whole, signed by the key of this installatio
 });
 
 test('the last thirty entries are cut off: what a phone saw is gone', async () => {
-  await asOwner('delete from log_entry where seq > (select max(seq) - 30 from log_entry)');
+  await asOwner(kept, 'delete from log_entry where seq > (select max(seq) - 30 from log_entry)');
   expect(await isWitnessed()).toBe(false);
 });
 
 test('a reading is changed and every later hash made anew: unsigned, and not what was seen', async () => {
   await asOwner(
+    kept,
     `update log_entry set data = jsonb_set(data, '{readings,0,value}', '71') where kind = 'round' and seq = 10`,
   );
   expect(await faults()).toContain('CHANGED');
-  await hashAnew();
+  await hashAnew(kept);
   expect(await faults()).toContain('OTHER_KEY');
   expect(await faults()).not.toContain('CHANGED');
   expect(await isWitnessed()).toBe(false);
@@ -223,22 +132,23 @@ test('a turning with the right hash is put in by the application’s own role: t
 });
 
 test('an entry is taken out of the middle and the rest joined up again', async () => {
-  await asOwner('delete from log_entry where seq = 20');
+  await asOwner(kept, 'delete from log_entry where seq = 20');
   expect(await faults()).toEqual(expect.arrayContaining(['CHANGED', 'OUT_OF_SEQUENCE']));
-  await hashAnew();
+  await hashAnew(kept);
   expect(await faults()).toContain('OTHER_KEY');
   expect(await isWitnessed()).toBe(false);
 });
 
 test('an entry is said to have been recorded earlier than it was', async () => {
   await asOwner(
+    kept,
     `update log_entry set recorded_at = recorded_at - interval '9 days' where seq = 25`,
   );
   expect(await faults()).toEqual(expect.arrayContaining(['CHANGED', 'TIME_RUNS_BACK']));
 });
 
 test('the site’s name and time zone are changed', async () => {
-  await asOwner(`update site set name = 'Elsewhere', time_zone = 'Asia/Tokyo'`);
+  await asOwner(kept, `update site set name = 'Elsewhere', time_zone = 'Asia/Tokyo'`);
   expect(await faults()).toContain('SITE_CHANGED');
   const file = fileNow();
   file.site.timeZone = 'Asia/Tokyo';
@@ -246,19 +156,24 @@ test('the site’s name and time zone are changed', async () => {
 });
 
 test('a picture is swapped, and one is deleted', async () => {
-  await asOwner(`update photo set bytes = 'another picture'`);
+  await asOwner(kept, `update photo set bytes = 'another picture'`);
   expect(await faults()).toContain('PHOTO_CHANGED');
   await sql`delete from photo`.execute(kept.d.t.admin);
   expect(await faults()).toContain('PHOTO_MISSING');
 });
 
-test('what a batch shows is changed beside the log, and a rebuild mends that alone', async () => {
+test('what a batch shows is changed beside the log: it is worked out again from the log, and named', async () => {
   const { t, site } = kept.d;
-  await sql`update batch_snapshot set digest = jsonb_set(digest, '{name}', '"Other"')`.execute(
+  await sql`update batch_snapshot set digest = jsonb_set(digest::jsonb, '{name}', '"Other"')::json`.execute(
     t.admin,
   );
-  const id = batchId(kept.heap);
-  expect(await differingSnapshots(t.app, site, [id], Date.now())).toEqual([id]);
+  const { snapshots } = await snapshotRepo(t.app).read(site, Date.now());
+  expect(snapshots.map((s) => s.name)).toEqual(['Avocet']);
+  expect((await chainCheckRepo(t.app).last(site.id))?.faults).toEqual([
+    expect.objectContaining({ code: 'SNAPSHOT_DIFFERS', id: kept.heap }),
+  ]);
+  // It was written anew, under the key: it fits again, and so does the log.
+  expect(await faults()).toEqual([]);
 });
 
 test('other programs find a file whole, as docs/record.md describes it: RFC 8785, SHA-256, Ed25519', () => {
@@ -353,6 +268,7 @@ test('an end of the log that was changed is found with the next entry, not only 
   const { t, site } = kept.d;
   expect(await chainCheckRepo(t.app).last(site.id)).toBeNull();
   await asOwner(
+    kept,
     `update log_entry set data = data || '{"full": false}' where seq = (select max(seq) from log_entry)`,
   );
   const id = newId();

@@ -2,13 +2,16 @@ import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import { sql } from 'kysely';
 import { layUpDemo } from '../../demo/lay-up';
+import type { Db } from '@/db/client';
 import { chainRepo } from '@/db/repositories/chain';
 import { siteRepo } from '@/db/repositories/site';
+import { beginMemory, keepMemoryVersion, readMemory } from '@/db/site-heads';
 import { writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
 import { createSiteKey } from '@/platform/site-key';
-import { freshDatabase } from '../support/database';
+import { aSite, freshDatabase } from '../support/database';
 
 /** Backing up and restoring a whole site by the command, and what a restored one is held against. */
 const ROOT = path.resolve(__dirname, '../..');
@@ -22,6 +25,8 @@ beforeAll(async () => {
   tmp = fs.mkdtempSync(path.join(os.tmpdir(), 'backup-'));
   process.env.ZEALOUS_KEY = path.join(tmp, 'key.pem');
   createSiteKey(process.env.ZEALOUS_KEY);
+  beginMemory();
+  keepMemoryVersion();
   from = await freshDatabase();
   await layUpDemo(from.admin, Date.now());
 }, 120_000);
@@ -49,45 +54,147 @@ const tool = (url: string, ...args: string[]): Ran => {
 const folder = (): string => path.join(tmp, 'backups');
 const newest = (): string => path.join(folder(), fs.readdirSync(folder()).sort().at(-1)!);
 
-test('everything comes back: log, end, pictures, verdicts, and the key; a witness of the day before is content', async () => {
-  const made = tool(from.adminUrl, 'backup', folder());
-  expect(made).toMatchObject({ status: 0, out: expect.stringMatching(/Backed up \d+ entries/) });
-  const head = /ends at (\d+:[0-9a-f]{64})/.exec(made.out)![1]!;
-  expect(fs.statSync(newest()).mode & 0o077).toBe(0);
-
-  const to = await freshDatabase();
-  const key = process.env.ZEALOUS_KEY!;
-  process.env.ZEALOUS_KEY = path.join(tmp, 'restored-key.pem');
+/** What a command does as another machine, with another folder for its key. */
+async function onAnotherMachine(name: string, work: () => Promise<void>): Promise<void> {
+  const key = process.env.ZEALOUS_KEY;
+  process.env.ZEALOUS_KEY = path.join(tmp, name, 'key.pem');
+  fs.mkdirSync(path.join(tmp, name));
   try {
-    const restored = tool(to.adminUrl, 'restore', newest());
-    expect(restored.out).toMatch(/same: verdicts, worked out again/);
-    expect(restored.out).not.toMatch(/NOT THE SAME/);
-    expect(restored.status).toBe(0);
-    expect(fs.readFileSync(process.env.ZEALOUS_KEY, 'utf8')).toBe(fs.readFileSync(key, 'utf8'));
-    expect(tool(to.adminUrl, 'chain', '--since', head)).toMatchObject({
-      status: 0,
-      out: expect.stringMatching(
-        /The log of Hopyard Corner is whole[\s\S]*It extends what was seen/,
-      ),
-    });
-    // The application's own role can write on, and cannot change what is there.
-    const site = (await siteRepo(to.app).first())!;
-    const note = { id: newId(), batch: null, at: Date.now(), by: 'Jo', kind: 'ambient' };
-    await writeEntries(
-      to.app,
-      site,
-      [{ ...note, data: { value: 11, unit: 'C' } } as never],
-      Date.now(),
-    );
-    expect((await chainRepo(to.app).checkChain(site.id)).faults).toEqual([]);
-    // A second site is not written over.
-    expect(tool(to.adminUrl, 'restore', newest())).toMatchObject({
-      status: 1,
-      out: expect.stringMatching(/holds the site Hopyard Corner already/),
-    });
+    await work();
   } finally {
     process.env.ZEALOUS_KEY = key;
+  }
+}
+const copyOfKey = (): string => path.join(tmp, 'key-copy.json');
+
+test('everything comes back: log, end, pictures, verdicts, signed ends; what was given up is written down', async () => {
+  const made = tool(from.adminUrl, 'backup', folder());
+  expect(made).toMatchObject({ status: 0, out: expect.stringMatching(/Backed up \d+ entries/) });
+  // Beside the dump the key would lie open.
+  expect(made.out).toMatch(/The key is not in it/);
+  expect(spawnSync('tar', ['-tf', newest()], { encoding: 'utf8' }).stdout).not.toMatch(/\.pem/);
+  const head = /ends at (\d+:[0-9a-f]{64})/.exec(made.out)![1]!;
+  expect(fs.statSync(newest()).mode & 0o077).toBe(0);
+  expect(tool(from.adminUrl, 'key-export', copyOfKey()).status).toBe(0);
+  expect(fs.statSync(copyOfKey()).mode & 0o077).toBe(0);
+
+  const to = await freshDatabase();
+  try {
+    await onAnotherMachine('restored', async () => {
+      expect(tool(to.adminUrl, 'restore', newest())).toMatchObject({
+        status: 1,
+        out: expect.stringMatching(/Bring that first: .\/zealous key import FILE/),
+      });
+      expect(tool(to.adminUrl, 'key-import', copyOfKey()).status).toBe(0);
+      const restored = tool(to.adminUrl, 'restore', newest());
+      expect(restored.out).toMatch(/same: signature of the backup/);
+      expect(restored.out).toMatch(/same: signed ends of the log/);
+      expect(restored.out).toMatch(/same: verdicts, worked out again/);
+      expect(restored.out).not.toMatch(/NOT THE SAME/);
+      expect(restored.status).toBe(0);
+      expect(tool(to.adminUrl, 'chain', '--since', head)).toMatchObject({
+        status: 0,
+        out: expect.stringMatching(
+          /The log of Hopyard Corner is whole[\s\S]*It extends what was seen/,
+        ),
+      });
+      // Nobody knows here how far the log had come: its next numbers stay empty, and the log says so.
+      const site = (await siteRepo(to.app).first())!;
+      const entry = (await chainRepo(to.app).signedOfKind(site.id, 'restored'))[0]!;
+      expect(entry.data.after).toBe(parseInt(head, 10));
+      expect(entry.seq).toBeGreaterThan(entry.data.upTo);
+      // The application's own role can write on, and cannot change what is there.
+      const note = { id: newId(), batch: null, at: Date.now(), by: 'Jo', kind: 'ambient' };
+      await writeEntries(
+        to.app,
+        site,
+        [{ ...note, data: { value: 11, unit: 'C' } } as never],
+        Date.now(),
+      );
+      expect((await chainRepo(to.app).checkChain(site.id)).faults).toEqual([]);
+      // Signed in as nobody.
+      const { rows } = await sql`select 1 from session`.execute(to.admin);
+      expect(rows).toEqual([]);
+      // A second site is not written over.
+      expect(tool(to.adminUrl, 'restore', newest())).toMatchObject({
+        status: 1,
+        out: expect.stringMatching(/holds the site Hopyard Corner already/),
+      });
+    });
+  } finally {
     await to.drop();
+  }
+}, 180_000);
+
+test('the key goes with a backup where a passphrase encrypts it, and comes back with that alone', async () => {
+  const [secret, wrong] = [path.join(tmp, 'passphrase'), path.join(tmp, 'wrong')];
+  fs.writeFileSync(secret, 'many warm heaps\n');
+  fs.writeFileSync(wrong, 'many cold heaps\n');
+  tool(from.adminUrl, 'backup', folder(), '--passphrase-file', secret);
+  const inside = spawnSync('tar', ['-xOf', newest(), 'site-key.pem'], { encoding: 'utf8' }).stdout;
+  expect(inside).toMatch(/BEGIN ENCRYPTED PRIVATE KEY/);
+  const to = await freshDatabase();
+  try {
+    await onAnotherMachine('with-passphrase', async () => {
+      const restore = (...more: string[]): Ran => tool(to.adminUrl, 'restore', newest(), ...more);
+      expect(restore()).toMatchObject({
+        status: 1,
+        out: expect.stringMatching(/--passphrase-file/),
+      });
+      expect(restore('--passphrase-file', wrong)).toMatchObject({
+        status: 1,
+        out: expect.stringMatching(/cannot be opened/),
+      });
+      expect(restore('--passphrase-file', secret)).toMatchObject({ status: 0 });
+      await Promise.resolve();
+    });
+  } finally {
+    await to.drop();
+  }
+}, 180_000);
+
+test('on the machine itself: what was logged after the backup is given up by its numbers, and no fault for ever', async () => {
+  const there = await freshDatabase();
+  const back = await freshDatabase();
+  try {
+    await onAnotherMachine('own', async () => {
+      expect(tool(there.adminUrl, 'key').status).toBe(0);
+      const site = await aSite(there.app);
+      const log = (db: Db): Promise<unknown> => {
+        const air = { id: newId(), batch: null, at: Date.now(), by: 'Jo', kind: 'ambient' };
+        const entry = { ...air, data: { value: 11, unit: 'C' } };
+        return writeEntries(db, site, [entry as never], Date.now());
+      };
+      await log(there.app);
+      tool(there.adminUrl, 'backup', path.join(tmp, 'own-backups'));
+      await log(there.app);
+      await log(there.app);
+      const { end } = readMemory(site.id);
+      const [file = ''] = fs.readdirSync(path.join(tmp, 'own-backups'));
+      expect(tool(back.adminUrl, 'restore', path.join(tmp, 'own-backups', file)).out).not.toMatch(
+        /NOT THE SAME/,
+      );
+      const [entry] = await chainRepo(back.app).signedOfKind(site.id, 'restored');
+      expect(entry!.data.upTo).toBeGreaterThanOrEqual(end!.seq);
+      expect(tool(back.adminUrl, 'chain')).toMatchObject({
+        status: 0,
+        out: expect.stringMatching(/is whole: 2 entries/),
+      });
+      // Cut off behind that, the numbers that are gone are a fault again.
+      await log(back.app);
+      await log(back.app);
+      await sql`alter table log_entry disable trigger user`.execute(back.admin);
+      await sql`delete from log_entry where seq = (select max(seq) from log_entry)`.execute(
+        back.admin,
+      );
+      expect(tool(back.adminUrl, 'chain')).toMatchObject({
+        status: 1,
+        out: expect.stringMatching(/is not what this installation signed/),
+      });
+    });
+  } finally {
+    await there.drop();
+    await back.drop();
   }
 }, 180_000);
 

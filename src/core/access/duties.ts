@@ -6,8 +6,9 @@ import type { EntryKind } from '../log/entry';
  * - `record`: what the record of a site rests on beside that: opening, moving, tests, corrections
  * - `manage`: rules, policy, release, what the public and an inspector see
  * - `device`: what a phone says by itself
+ * - `installation`: what the installation says by itself; no role may, and no door takes it
  */
-export type Duty = 'work' | 'record' | 'manage' | 'device';
+export type Duty = 'work' | 'record' | 'manage' | 'device' | 'installation';
 
 /** The duty that each kind of entry belongs to. */
 export const DUTIES: Readonly<Record<EntryKind, Duty>> = {
@@ -67,6 +68,9 @@ export const DUTIES: Readonly<Record<EntryKind, Duty>> = {
   'load-heat': 'work',
   recipe: 'record',
   witness: 'device',
+  'signed-from': 'installation',
+  restored: 'installation',
+  'fault-noted': 'manage',
   inspection: 'manage',
   'site-map': 'manage',
   ambient: 'work',

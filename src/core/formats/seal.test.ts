@@ -56,7 +56,7 @@ test('all that was sealed is there: whole, in whatever order batch and site are 
     expect(found).toEqual({
       check: {
         ...{ is: 'whole', entries: batch.length + site.length },
-        ...{ key: publicHex(mine.privateKey), log: sealed.log },
+        ...{ key: publicHex(mine.privateKey), log: sealed.log, notice: null },
       },
     });
     expect(pathOf(checkSeal(sealed, [...site, ...batch], SITE))).toBe('whole');

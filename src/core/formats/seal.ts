@@ -17,6 +17,8 @@ export const SealSchema = z.strictObject({
   ofSite: EndSchema,
   /** The end of the whole log: a later log must hold this hash at this number. */
   log: z.strictObject({ seq: z.int().min(0), hash: Hash, at: z.string() }),
+  /** What the installation itself knew not to fit in the log that it sealed from; absent: nothing. */
+  notice: z.string().optional(),
   /** Public half of the key, hexadecimal; null: it was not signed. */
   key: z
     .string()
@@ -36,8 +38,9 @@ export const sealText = ({
   own,
   ofSite,
   log,
+  notice,
 }: Omit<Seal, 'signature' | 'key'>): string =>
-  canonicalJson({ format: 'zealous-heap/seal', batch, site, own, ofSite, log });
+  canonicalJson({ format: 'zealous-heap/seal', batch, site, own, ofSite, log, notice });
 
 /**
  * Whether a signature was made with the private half of a key (Ed25519, RFC 8032). Strictly: there are keys of small order, which
@@ -67,6 +70,8 @@ export type SealCheck =
       /** Public half of the key that signed it; null: it is not signed. */ readonly key:
         string | null;
       /** The end of the whole log then. */ readonly log: Seal['log'];
+      /** What the installation knew not to fit when it sealed; null: nothing. */ readonly notice:
+        string | null;
     };
 
 /** An entry as far as its place in a sequence goes. */
@@ -124,6 +129,9 @@ export function checkSeal(
   if (!isWhole(ofSite, seal.ofSite))
     return wrong('.ofSite', PROBLEM.sealMissing(ofSite.length, seal.ofSite.n));
   return {
-    check: { is: 'whole', entries: own.length + ofSite.length, key: seal.key, log: seal.log },
+    check: {
+      ...{ is: 'whole', entries: own.length + ofSite.length, key: seal.key, log: seal.log },
+      notice: seal.notice ?? null,
+    },
   };
 }

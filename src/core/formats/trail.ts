@@ -158,7 +158,12 @@ function difference(
  * without a trail is told so with null: it can be reckoned, but nothing shows that it was not changed.
  */
 export function checkTrail(file: BatchFile, sha256: Sha256): CheckedTrail {
-  const { trail: carried, ...rest } = file as BatchFile & { trail?: unknown };
+  // The notice is a copy of the one that is sealed, for whoever opens the file and reads its first line.
+  const {
+    trail: carried,
+    notice: _sealed,
+    ...rest
+  } = file as BatchFile & { trail?: unknown; notice?: unknown };
   // Another program may use the name for something else: without a list of entries it is none of ours.
   if (!Array.isArray((carried as { entries?: unknown } | null | undefined)?.entries))
     return { ok: true, told: null };

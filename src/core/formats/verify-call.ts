@@ -104,8 +104,9 @@ export function answerVerify(text: string, call: VerifyCall, sha256: Sha256): Ve
 /** Whether all of a batch is in its file, and who signed that. */
 export function sealLines(seal: SealCheck, sha256: Sha256): string[] {
   if (seal.is === 'none') return [say('formats.sealNone')];
-  const { entries, key, log } = seal;
+  const { entries, key, log, notice } = seal;
   return [
+    ...(notice === null ? [] : [notice]),
     key === null
       ? say('formats.sealUnsigned', { entries })
       : say('formats.sealWhole', { entries, key: keyName(key, sha256) }),

@@ -361,6 +361,13 @@ export const PLACES = {
     },
     key: 'j',
   },
+  'log-check': {
+    href: '/log-check',
+    get name() {
+      return say('trust.openCheck');
+    },
+    nav: 'none',
+  },
   materials: {
     href: '/store/materials',
     get name() {

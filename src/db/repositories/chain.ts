@@ -1,10 +1,11 @@
 import { sql } from 'kysely';
 import { ChainChecker, type ChainFault } from '@/core/log/chain';
-import { GENESIS, isSiteSequence, STORE_KINDS } from '@/core/log/entry';
+import { GENESIS, isSiteSequence, STORE_KINDS, type Entry } from '@/core/log/entry';
 import type { BatchId, EntryId } from '@/core/log/ids';
 import { lastOf } from '@/core/quantity/present';
 import { siteKey } from '@/platform/site-key';
 import type { Db } from '../client';
+import { readMemory } from '../site-heads';
 import { entryHash, toEntry } from './log-rows';
 
 /** What was found when a log was walked. */
@@ -115,25 +116,90 @@ export const chainRepo = (db: Db) => ({
       order by named.sha256, e.seq`.execute(db);
     return rows.rows.map((r) => ({ ...r, seq: Number(r.seq) }));
   },
-  /** Walks the whole log and names each entry that does not fit. */
-  async checkChain(site: string): Promise<ChainReport> {
+  /** Hashes that the log holds at some numbers. */
+  async hashesAt(site: string, seqs: readonly number[]): Promise<ReadonlyMap<number, string>> {
+    if (seqs.length === 0) return new Map();
+    const rows = await db
+      .selectFrom('log_entry')
+      .select(['seq', 'hash'])
+      .where('site', '=', site)
+      .where('seq', '=', sql<string>`any(${seqs}::bigint[])`)
+      .execute();
+    return new Map(rows.map((row) => [Number(row.seq), row.hash]));
+  },
+  /** Entries of a kind that this installation signed: what somebody else put into the table says nothing. */
+  async signedOfKind<K extends Entry['kind']>(
+    site: string,
+    kind: K,
+  ): Promise<Extract<Entry, { kind: K }>[]> {
     const key = siteKey();
-    const checker = new ChainChecker({
-      hashOf: (previous, entry) => entryHash(previous, site, entry),
-      isSigned: key && ((hash, signature) => key.sign(hash) === signature),
+    const rows = await db
+      .selectFrom('log_entry')
+      .selectAll()
+      .where('site', '=', site)
+      .where('batch', 'is', null)
+      .where('kind', '=', kind)
+      .orderBy('seq')
+      .execute();
+    return rows
+      .map((row) => toEntry(row))
+      .filter((e) => key?.sign(e.hash) === e.signature) as Extract<Entry, { kind: K }>[];
+  },
+  /** The first entry from which on all are signed by this installation; 0: all are. Behind the end: not even the last one is. */
+  async signedFrom(site: string): Promise<number> {
+    const key = siteKey();
+    let from = 0;
+    await eachEntry(db, site, 0, ({ seq, hash, signature }) => {
+      if (!key || key.sign(hash) !== signature) from = seq + 1;
     });
-    for (let after = '0'; ;) {
-      const rows = await db
-        .selectFrom('log_entry')
-        .selectAll()
-        .where('site', '=', site)
-        .where('seq', '>', after)
-        .orderBy('seq')
-        .limit(500)
-        .execute();
-      for (const row of rows) checker.take(toEntry(row));
-      if (rows.length < 500) return { entries: checker.entries, faults: checker.faults };
-      after = lastOf(rows).seq;
-    }
+    return from;
+  },
+  /**
+   * Walks the log and names each entry that does not fit.
+   * @param start behind which entry; null: from the first one on
+   * @param signedFrom from which entry on all must be signed; null: it is not known
+   */
+  async walk(
+    site: string,
+    start: { readonly seq: number; readonly hash: string } | null,
+    signedFrom: number | null,
+  ): Promise<ChainReport> {
+    const key = siteKey();
+    const checker = new ChainChecker(
+      {
+        hashOf: (previous, entry) => entryHash(previous, site, entry),
+        isSigned: key && ((hash, signature) => key.sign(hash) === signature),
+        signedFrom,
+      },
+      start,
+    );
+    await eachEntry(db, site, start?.seq ?? 0, (entry) => checker.take(entry));
+    return { entries: checker.entries, faults: checker.faults };
+  },
+  /** Walks the whole log, with what is remembered of it outside the database. */
+  checkChain(site: string): Promise<ChainReport> {
+    return this.walk(site, null, readMemory(site).signedFrom);
   },
 });
+
+/** Reads a log piece by piece, in its order. */
+async function eachEntry(
+  db: Db,
+  site: string,
+  afterSeq: number,
+  take: (entry: Entry) => void,
+): Promise<void> {
+  for (let after = String(afterSeq); ;) {
+    const rows = await db
+      .selectFrom('log_entry')
+      .selectAll()
+      .where('site', '=', site)
+      .where('seq', '>', after)
+      .orderBy('seq')
+      .limit(500)
+      .execute();
+    for (const row of rows) take(toEntry(row));
+    if (rows.length < 500) return;
+    after = lastOf(rows).seq;
+  }
+}

@@ -5,9 +5,11 @@ import type { Speech } from '@/messages/say';
 import { canonicalJson } from '@/core/log/entry';
 import { siteKey } from '@/platform/site-key';
 import { sql, type Selectable } from 'kysely';
+import { now } from '@/platform/clock';
 import { inSite } from '@/platform/current-request';
 import type { Db } from '../client';
 import type { Database } from '../schema';
+import { keepMark } from '../site-heads';
 
 export type Site = SiteHead & {
   readonly id: string;
@@ -79,8 +81,10 @@ export const siteRepo = (db: Db) => ({
         sealed: siteKey()?.sign(siteFacts(site)) ?? null,
       })
       .execute();
+    // Its log begins with this installation: all of it is signed.
+    keepMark({ site: site.id, from: 0, at: now() });
   },
-  /** Seals what a site calls itself, where it was never sealed: at the first run with a key. */
+  /** Seals what a site calls itself, where it comes from before there were seals: once, at the upgrade. */
   async seal(site: Site): Promise<void> {
     const sealed = siteKey()?.sign(siteFacts(site)) ?? null;
     await db

@@ -18,6 +18,8 @@ import { normalizeTexts, textFault } from '@/core/log/sound-text';
 import { pathText, PROBLEM, type Problem } from '@/core/words/problem';
 import type { Db } from '@/db/client';
 import { requireSite, theDb } from '@/db/context';
+import { beginToRemember } from '@/db/begin-memory';
+import { readMemory } from '@/db/site-heads';
 import { logRepo } from '@/db/repositories/log';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import { photoRepo } from '@/db/repositories/photos';
@@ -28,6 +30,7 @@ import { log } from '@/platform/log';
 import { parseEntryForm, type EntryForm } from '../input';
 import { identify, withEnteredBy, withoutEnteredBy } from './identify';
 import { createLinkedEntries } from './linked-entries';
+import { isOpenNote } from './trust';
 import { validateLots } from './validate-lots';
 import { validateStoreReferences } from './validate-store';
 import { itemAt } from '@/core/quantity/present';
@@ -57,7 +60,7 @@ export async function ingestEntry(
   const typed = asSent(normalizeTexts(form));
   try {
     // What an entry is checked against must still be so when it is written: of two who change a thing in the same instant, the second is told.
-    return await withSiteLock(theDb(), site, async (trx): Promise<IngestResult> => {
+    const result = await withSiteLock(theDb(), site, async (trx): Promise<IngestResult> => {
       // Asked for within the turn, so that the log's times run in its order.
       const at = now();
       const parsed = parseEntryForm(typed, site.timeZone, at);
@@ -68,6 +71,9 @@ export async function ingestEntry(
       if (!parsed.ok) return parsed;
       return await checkAndAppend(trx, site, parsed.entry, at);
     });
+    if (result.ok && form.kind === 'fault-noted' && readMemory(site.id).signedFrom === null)
+      await beginToRemember(theDb(), site, now());
+    return result;
   } catch (error) {
     if (error instanceof ClockSetBack) return refused('clock', error.message, true);
     log.error(
@@ -101,6 +107,8 @@ async function checkAndAppend(
   const typedAt = deviceOf(entry.data)?.site;
   if (typedAt !== undefined && typedAt !== site.id)
     return refused('site', say('people.otherSite', { site: site.name }), true);
+  if (entry.kind === 'fault-noted' && !(await isOpenNote(site, entry.data.faults)))
+    return refused('data.faults', say('trust.nothingOpen'));
   const who = await identify(trx, site, entry);
   if (!who.ok) return refused(who.problem.path, who.problem.message, who.again);
   const wrong = await validateReferences(trx, site, entry);

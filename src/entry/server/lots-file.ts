@@ -15,10 +15,11 @@ function namesOf(entries: readonly Entry[]): ReadonlyMap<string, string> {
   );
 }
 
-/** The text of the open site file. @param batch only what bears on the matter of this batch; absent: all of the site */
+/** The text of the open site file. @param notice its first line, where the log behind it does not fit @param batch only what bears on the matter of this batch; absent: all of the site */
 export function lotsFileText(
   { entries, state, book }: SiteLots,
   site: Site,
+  notice: string | null,
   batch?: string,
 ): string {
   const names = namesOf(entries);
@@ -31,5 +32,5 @@ export function lotsFileText(
     proofs: book.germProofs,
     ...(batch === undefined ? {} : { batch }),
   });
-  return `${JSON.stringify(file, null, 1)}\n`;
+  return `${JSON.stringify({ ...(notice === null ? {} : { notice }), ...file }, null, 1)}\n`;
 }

@@ -34,6 +34,7 @@ export const ROUTES = {
   '/join/[token]': 'see-public',
   '/labels': 'see-site',
   '/labels.pdf': 'see-site',
+  '/log-check': 'see-site',
   '/lots': 'see-site',
   '/lots/[id]': 'see-site',
   '/lots/custody/[id]': 'see-site',

@@ -1,36 +1,26 @@
 import { say } from '@/messages/say';
-import type { ChainFault } from '@/core/log/chain';
+import { isSameFault, type ChainFault } from '@/core/log/chain';
 import type { SiteState } from '@/core/log/fold';
 import { dayText } from '@/core/quantity/format';
+import { faultText } from '@/core/words/log-fault';
 import { theDb } from '@/db/context';
+import { recallFaults } from '@/db/known-faults';
+import { layHead } from '@/db/lay-head';
 import { chainCheckRepo, type ChainCheck } from '@/db/repositories/chain-checks';
 import type { Site } from '@/db/repositories/site';
+import { snapshotRepo } from '@/db/repositories/snapshots';
+import { now } from '@/platform/clock';
 
 /** What of the log does not fit, as pages and records say it. */
 
-function faultText({ code, seq }: ChainFault): string {
-  const at = { seq: String(seq) };
-  switch (code) {
-    case 'CHANGED':
-      return say('frame.faultChanged', at);
-    case 'OUT_OF_SEQUENCE':
-      return say('frame.faultSequence', at);
-    case 'TIME_RUNS_BACK':
-      return say('frame.faultTime', at);
-    case 'UNSIGNED':
-      return say('frame.faultUnsigned', at);
-    case 'OTHER_KEY':
-      return say('frame.faultKey', at);
-    case 'PHOTO_CHANGED':
-      return say('frame.faultPhoto', at);
-    case 'PHOTO_MISSING':
-      return say('frame.faultPhotoGone', at);
-    case 'SITE_CHANGED':
-      return say('frame.faultSite');
-    case 'SNAPSHOT_DIFFERS':
-      return say('frame.faultSnapshot', at);
-  }
-}
+/** Who took note of a fault, when, and why it is so. */
+type FaultNoted = { readonly by: string; readonly at: number; readonly words: string };
+/** Something that does not fit; `noted` null: nobody has taken note of it. */
+export type KnownFault = {
+  /** Null: a device saw it. */ readonly fault: ChainFault | null;
+  readonly text: string;
+  readonly noted: FaultNoted | null;
+};
 
 /** So many are named; the others are counted. */
 const NAMED = 5;
@@ -46,14 +36,99 @@ async function lastCheck(site: string): Promise<ChainCheck | null> {
   return check;
 }
 
-/** Sentences about what does not fit: found by the server's own check, or seen by a device. Empty: nothing is known. */
-export async function faultTexts(site: Site, { witnesses }: SiteState): Promise<string[]> {
-  const found = (await lastCheck(site.id))?.faults.map(faultText) ?? [];
-  const seen = witnesses.map(({ by, seq, at }) =>
-    say('frame.faultWitness', { by, seq: String(seq), at: dayText(site.timeZone, at) }),
+const withoutRepeats = (faults: readonly ChainFault[]): ChainFault[] =>
+  faults.filter((f, i) => faults.findIndex((g) => isSameFault(f, g)) === i);
+
+function notedIn(siteState: SiteState, fault: ChainFault): FaultNoted | null {
+  const note = siteState.faultNotes.find((n) =>
+    n.faults.some((f) => f.code === fault.code && f.seq === fault.seq && f.id === fault.id),
   );
-  const all = [...seen, ...found];
-  return all.length <= NAMED
-    ? all
-    : [...all.slice(0, NAMED), say('frame.andMoreFaults', { n: all.length - NAMED })];
+  return note ? { by: note.by, at: note.at, words: note.words } : null;
+}
+
+/** A fault that a note names, and that is no fault any more, such as a memory that was begun anew: it stays readable. */
+const onceNoted = (siteState: SiteState): ChainFault[] =>
+  siteState.faultNotes.flatMap((n) => n.faults as readonly ChainFault[]);
+
+/**
+ * Everything that is known not to fit in the log of a site: found by the server's own checks, seen by a device, or noted once.
+ * @param more what was found just now
+ */
+export async function knownFaults(
+  site: Site,
+  siteState: SiteState,
+  more: readonly ChainFault[] = [],
+): Promise<KnownFault[]> {
+  const found = withoutRepeats([
+    ...more,
+    ...recallFaults(site.id),
+    ...((await lastCheck(site.id))?.faults ?? []),
+    ...onceNoted(siteState),
+  ]);
+  const seen = siteState.witnesses.map(({ by, seq, at }) => ({
+    fault: null,
+    text: say('trust.witness', { by, seq: String(seq), at: dayText(site.timeZone, at) }),
+    noted: null,
+  }));
+  return [
+    ...seen,
+    ...found.map((fault) => ({
+      ...{ fault, text: faultText(fault), noted: notedIn(siteState, fault) },
+    })),
+  ];
+}
+
+/** Whether faults that somebody takes note of are all known, and nobody has taken note of them yet. */
+export async function isOpenNote(
+  site: Site,
+  faults: readonly { readonly code: string; readonly seq: number; readonly id: string }[],
+): Promise<boolean> {
+  const siteState = await snapshotRepo(theDb()).siteState(site);
+  const open = (await knownFaults(site, siteState)).filter((f) => f.noted === null);
+  return faults.every((f) =>
+    open.some(({ fault }) => fault?.code === f.code && fault.seq === f.seq && fault.id === f.id),
+  );
+}
+
+/** At most a few of them, and how many more there are. */
+function shorten(texts: readonly string[]): string[] {
+  return texts.length <= NAMED
+    ? [...texts]
+    : [...texts.slice(0, NAMED), say('trust.andMore', { n: texts.length - NAMED })];
+}
+
+/** Sentences for every page: what does not fit and nobody has taken note of. Empty: nothing is known. */
+export const openFaultTexts = async (site: Site, siteState: SiteState): Promise<string[]> =>
+  shorten((await knownFaults(site, siteState)).filter((f) => f.noted === null).map((f) => f.text));
+
+/**
+ * Sentences for what is printed, sealed or exported: the end of the log is looked at, and remembered where it fits. Also what somebody
+ * has taken note of, with the reason: it does not fit all the same.
+ */
+export async function faultTextsForRecord(site: Site): Promise<string[]> {
+  const more = await layHead(theDb(), site, now());
+  const siteState = await snapshotRepo(theDb()).siteState(site);
+  return recordTexts(site, await knownFaults(site, siteState, more));
+}
+
+const recordTexts = (site: Site, faults: readonly KnownFault[]): string[] =>
+  shorten(
+    faults.map(({ text, noted }) =>
+      noted
+        ? `${text} ${say('trust.noted', { by: noted.by, when: dayText(site.timeZone, noted.at), words: noted.words })}`
+        : text,
+    ),
+  );
+
+/** The first line of what leaves the site, where the log behind it does not fit; null: nothing is known. */
+export const firstLineOf = async (site: Site): Promise<string | null> =>
+  firstLine(await faultTextsForRecord(site));
+
+/** The same for what a page hands to its reader as a file, from what is known already. */
+export const firstLineOfPage = async (site: Site, siteState: SiteState): Promise<string | null> =>
+  firstLine(recordTexts(site, await knownFaults(site, siteState)));
+
+export function firstLine(texts: readonly string[]): string | null {
+  const [first] = texts;
+  return first === undefined ? null : say('trust.firstLine', { n: texts.length, first });
 }

@@ -52,19 +52,8 @@ export const enFrame = {
   goTo: 'Go to',
   work: 'Work',
   settings: 'Settings',
+  backupCameBack:
+    'The server was put back to an older backup. Check that what you logged last is there; if not, log it again.',
+  backupRead: 'I have checked',
   otherLog: 'The server’s log is not the one this device saw. Tell whoever runs the site.',
-  faultChanged: 'Entry {seq}: it does not fit the entry before it.',
-  faultSequence: 'Entry {seq}: an entry before it is missing, or it was put in.',
-  faultTime: 'Entry {seq}: it was recorded before the entry in front of it.',
-  faultUnsigned: 'Entry {seq}: this installation did not sign it.',
-  faultKey: 'Entry {seq}: another key signed it.',
-  faultPhoto: 'Entry {seq}: its picture is another one.',
-  faultPhotoGone: 'Entry {seq}: its picture is gone.',
-  faultSnapshot: 'Entry {seq}: what its batch shows is not what the log says.',
-  faultWitness: '{by}’s device saw another log at entry {seq} ({at}).',
-  logDoesNotFit: 'The log of this site does not fit',
-  logDoesNotFitHow:
-    'It was changed, or put back to an older state. Each record made from now on says so. Check it with ./zealous chain.',
-  andMoreFaults: 'and {n, number} more',
-  faultSite: 'The site’s name, time zone or unit was changed in the database.',
 } as const;

@@ -37,6 +37,7 @@ import { enSite } from './site';
 import { enSnapshot } from './snapshot';
 import { enStore } from './store';
 import { enTerms } from './terms';
+import { enTrust } from './trust';
 import { enUnits } from './units';
 import { enWaiting } from './waiting';
 import { enYard } from './yard';
@@ -82,6 +83,7 @@ export const en = {
   snapshot: enSnapshot,
   store: enStore,
   terms: enTerms,
+  trust: enTrust,
   units: enUnits,
   waiting: enWaiting,
   yard: enYard,

@@ -457,6 +457,11 @@ export const enLog = {
   upToAndIncluding: 'Up to and including',
   printThisTable: 'Print this table',
   olderEntriesByDay: 'Older entries: choose a day above.',
+  signedFrom: 'All entries from number {seq} on are signed',
+  restored: 'A backup was brought back',
+  restoredGaveUp: 'made {madeAt} UTC; entries {first} to {last} were given up',
+  faultNoted:
+    '{n, plural, one {Took note of something that does} other {Took note of # things that do}} not fit in the log',
   witnessed: 'A device saw another log',
   witnessSaw: 'at entry {seq} it saw {saw}; the log holds {found}',
   nothingThere: 'nothing',

@@ -52,19 +52,8 @@ export const esFrame = {
   goTo: 'Ir a',
   work: 'Trabajo',
   settings: 'Ajustes',
+  backupCameBack:
+    'El servidor volvió a una copia anterior. Revisa que esté lo último que anotaste; si no, anótalo otra vez.',
+  backupRead: 'Ya revisé',
   otherLog: 'El registro del servidor no es el que vio este aparato. Avisa a quien lleva el sitio.',
-  faultChanged: 'Asiento {seq}: no corresponde al anterior.',
-  faultSequence: 'Asiento {seq}: falta uno antes, o se metió después.',
-  faultTime: 'Asiento {seq}: se anotó antes que el anterior.',
-  faultUnsigned: 'Asiento {seq}: esta instalación no lo firmó.',
-  faultKey: 'Asiento {seq}: lo firmó otra clave.',
-  faultPhoto: 'Asiento {seq}: su foto es otra.',
-  faultPhotoGone: 'Asiento {seq}: su foto ya no está.',
-  faultSnapshot: 'Asiento {seq}: lo que muestra su lote no es lo que dice el registro.',
-  faultWitness: 'El aparato de {by} vio otro registro en el asiento {seq} ({at}).',
-  logDoesNotFit: 'El registro de este sitio no cuadra',
-  logDoesNotFitHow:
-    'Se cambió, o se devolvió a un estado anterior. Cada registro impreso desde ahora lo dice. Revísalo con ./zealous chain.',
-  andMoreFaults: 'y {n, number} más',
-  faultSite: 'El nombre, la zona horaria o la unidad del sitio se cambió en la base de datos.',
 };

@@ -38,6 +38,7 @@ import { esSite } from './site';
 import { esSnapshot } from './snapshot';
 import { esStore } from './store';
 import { esTerms } from './terms';
+import { esTrust } from './trust';
 import { esUnits } from './units';
 import { esWaiting } from './waiting';
 import { esYard } from './yard';
@@ -83,6 +84,7 @@ export const es: Catalogue = {
   snapshot: esSnapshot,
   store: esStore,
   terms: esTerms,
+  trust: esTrust,
   units: esUnits,
   waiting: esWaiting,
   yard: esYard,

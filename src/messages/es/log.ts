@@ -459,6 +459,11 @@ export const esLog = {
   upToAndIncluding: 'Hasta el día',
   printThisTable: 'Imprimir esta tabla',
   olderEntriesByDay: 'Registros anteriores: elige un día arriba.',
+  signedFrom: 'Todos los asientos desde el número {seq} están firmados',
+  restored: 'Se recuperó una copia de seguridad',
+  restoredGaveUp: 'hecha el {madeAt} UTC; se dejaron los asientos {first} a {last}',
+  faultNoted:
+    '{n, plural, one {Se tomó nota de algo que no cuadra} many {Se tomó nota de # cosas que no cuadran} other {Se tomó nota de # cosas que no cuadran}} en el registro',
   witnessed: 'Un aparato vio otro registro',
   witnessSaw: 'en el asiento {seq} vio {saw}; el registro tiene {found}',
   nothingThere: 'nada',

@@ -71,6 +71,9 @@ import { lotDecisionKind } from './lot-decision';
 import { recallKind } from './recall';
 import { lotOutcomeKind } from './lot-outcome';
 import { lotPageKind } from './lot-page';
+import { signedFromKind } from './signed-from';
+import { restoredKind } from './restored';
+import { faultNotedKind } from './fault-noted';
 
 /**
  * The one registry of what may stand in the log. A new kind is a file beside this one and a line here: lists, forms, texts and
@@ -132,6 +135,9 @@ export const ENTRY_KIND_REGISTRY = {
   'load-heat': loadHeatKind,
   recipe: recipeKind,
   witness: witnessKind,
+  'signed-from': signedFromKind,
+  restored: restoredKind,
+  'fault-noted': faultNotedKind,
   inspection: inspectionKind,
   'site-map': siteMapKind,
   ambient: ambientKind,

@@ -2,10 +2,17 @@ import { say } from '../../../messages/say';
 import type { EntryKind } from '../entry';
 import type { LotEntryKind } from './waiting-lots';
 
-/** Kinds that a form of their own writes; a witness is written by the device itself; an inspector's link and a check of an entry are named where they are made. */
+/** Kinds that a form of their own writes; a witness is written by the device itself, others by the installation; an inspector's link and a check of an entry are named where they are made. */
 type FormKind = Exclude<
   EntryKind,
-  LotEntryKind | 'witness' | 'inspection' | 'entry-check' | 'trainee-policy'
+  | LotEntryKind
+  | 'witness'
+  | 'inspection'
+  | 'entry-check'
+  | 'trainee-policy'
+  | 'signed-from'
+  | 'restored'
+  | 'fault-noted'
 >;
 
 /**

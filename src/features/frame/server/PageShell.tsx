@@ -15,11 +15,16 @@ const LogFaults = ({ faults }: { faults: readonly string[] }) =>
       className="border-[1.6px] border-ink bg-marker mx-5 max-sm:mx-4 mt-3 px-4 py-3"
       data-testid="log-faults"
     >
-      <p className="font-semibold">{say('frame.logDoesNotFit')}</p>
+      <p className="font-semibold">{say('trust.doesNotFit')}</p>
       {faults.map((f) => (
         <p key={f}>{f}</p>
       ))}
-      <p className="text-hint">{say('frame.logDoesNotFitHow')}</p>
+      <p className="text-hint">
+        {say('trust.doesNotFitHow')}{' '}
+        <a href="/log-check" className="underline">
+          {say('trust.openCheck')}
+        </a>
+      </p>
     </div>
   );
 
@@ -75,6 +80,7 @@ export function PageShell({
       bayKeys={bayKeysOf(s.board)}
       {...(wholeOnPhone ? { wholeOnPhone } : {})}
     >
+      {s.notice !== null && <meta name="log-notice" content={s.notice} />}
       <LogFaults faults={s.faults} />
       {MANAGED.has(place) && !s.manages && (
         <p className="hint mx-5 max-sm:mx-4 mt-3" data-testid="only-manager">

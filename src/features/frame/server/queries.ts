@@ -17,7 +17,7 @@ import type { Locale } from '@/core/words/note';
 import { now } from '@/platform/clock';
 import { inSite } from '@/platform/current-request';
 import { roleName } from '@/entry/role-name';
-import { faultTexts } from '@/entry/server/trust';
+import { firstLineOfPage, openFaultTexts } from '@/entry/server/trust';
 import { readPrefs, type Prefs } from '@/platform/prefs';
 
 type AirPoint = { readonly at: number; readonly celsius: number };
@@ -35,6 +35,8 @@ export type PageContext = {
   /** Where the log ends, for the device to remember: number and hash; '': it is empty. */
   readonly head: string;
   /** What does not fit in the log; empty: nothing that is known. */ readonly faults: readonly string[];
+  /** The first line of what leaves a page as a file, where the log does not fit. */
+  readonly notice: string | null;
   readonly siteState: SiteState;
   readonly air: readonly AirPoint[];
   readonly airText: string;
@@ -104,7 +106,8 @@ async function contextOf(site: Site): Promise<PageContext> {
     board: [...board].sort(byBay),
     asOf,
     head: head ? `${head.seq}:${head.hash}` : '',
-    faults: await faultTexts(site, siteState),
+    faults: await openFaultTexts(site, siteState),
+    notice: await firstLineOfPage(site, siteState),
     siteState,
     air,
     airText: latest

@@ -7,7 +7,7 @@ import { Mark } from '@/charts/marks';
 import { clockText } from '@/core/quantity/format';
 import { deviceClock, subscribeToOutbox, recallClock } from '@/outbox/store';
 import { forgetPages, keepPages } from '@/outbox/keep-pages';
-import { witnessHead } from '@/outbox/witness';
+import { forgetRestore, witnessHead, type LogSeen } from '@/outbox/witness';
 import { refreshKeptHeaps } from '@/outbox/kept-heaps';
 import { useOutbox } from '@/outbox/useOutbox';
 
@@ -55,7 +55,7 @@ export function DeviceBar({
     }, AFTER_MS);
     return () => clearTimeout(timer);
   }, [keep]);
-  const otherLog = useWitness(site, head);
+  const [logSeen, readOfRestore] = useWitness(site, head);
   const held = items.filter((i) => i.state === 'waiting').length;
   const refused = items.length - held;
   // With a signal an entry is gone in a moment: a line that comes and goes would move the keys under the finger.
@@ -67,11 +67,20 @@ export function DeviceBar({
   }, [any]);
   const waiting = slow || !online ? held : 0;
   const off = Math.abs(ahead) > CLOCK_OFF_MS;
-  if ([!online, waiting, refused, off, otherLog, signedOut].every((x) => !x)) return null;
+  if ([!online, waiting, refused, off, signedOut].every((x) => !x) && logSeen === 'as-seen')
+    return null;
   return (
     <div role="status" className="device-bar print:hidden" data-testid="device-bar">
       <Mark name="flag" size={17} />
-      {otherLog && <b>{say('frame.otherLog')}</b>}
+      {logSeen === 'other' && <b>{say('frame.otherLog')}</b>}
+      {logSeen === 'restored' && (
+        <span>
+          <b>{say('frame.backupCameBack')}</b>{' '}
+          <button type="button" className="bar-link" onClick={readOfRestore}>
+            {say('frame.backupRead')}
+          </button>
+        </span>
+      )}
       {signedOut && whenOut}
       {!online && <b>{say('frame.noSignal')}</b>}
       {!online && <AsOf at={madeAt} />}
@@ -96,13 +105,17 @@ export function DeviceBar({
   );
 }
 
-/** Whether the log is another one than this device saw; asked once for each end of it. */
-function useWitness(site: string, head: string): boolean {
-  const [otherLog, setOtherLog] = useState(false);
+/** What this device makes of the log, asked once for each end of it; and what is done when somebody has read of a restore. */
+function useWitness(site: string, head: string): readonly [LogSeen, () => void] {
+  const [seen, setSeen] = useState<LogSeen>('as-seen');
   useEffect(() => {
-    void witnessHead(site, head).then(setOtherLog, () => undefined);
+    void witnessHead(site, head).then(setSeen, () => undefined);
   }, [site, head]);
-  return otherLog;
+  const readOfRestore = useCallback(() => {
+    forgetRestore(site);
+    setSeen('as-seen');
+  }, [site]);
+  return [seen, readOfRestore];
 }
 
 /** When the page was made: without a signal it may be of yesterday. */

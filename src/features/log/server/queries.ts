@@ -1,3 +1,4 @@
+import { firstLineOf } from '@/entry/server/trust';
 import { say } from '@/messages/say';
 import type { BatchId } from '@/core/log/ids';
 import type { Locale } from '@/core/words/note';
@@ -87,7 +88,9 @@ export async function answerTrail(request: Request): Promise<Response> {
   const site = await requireSite();
   const before = Number(new URL(request.url).searchParams.get('before') ?? Number.MAX_SAFE_INTEGER);
   const entries = await logRepo(theDb()).latestBySeq(site.id, before, MOST_JSON);
+  const notice = await firstLineOf(site);
   const body = {
+    ...(notice === null ? {} : { notice }),
     ...{ format: 'zealous-heap/trail', version: 1, site: { id: site.id, name: site.name } },
     entries: entries.map(({ at, recordedAt, ...e }) => ({
       ...e,

@@ -79,7 +79,12 @@ export function Entries({
   const own = columns();
   return (
     <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-4">
-      <h1>{say('log.log')}</h1>
+      <div className="flex flex-wrap items-baseline gap-x-5">
+        <h1>{say('log.log')}</h1>
+        <Link prefetch={false} className="link print:hidden" href="/log-check">
+          {say('trust.openCheck')}
+        </Link>
+      </div>
       <label className="label print:hidden">
         {say('log.upToAndIncluding')}
         <input

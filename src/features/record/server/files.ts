@@ -16,6 +16,9 @@ import { now } from '@/platform/clock';
 import { sha256 } from '@/platform/hash';
 import { codePathOf } from '@/platform/qr-code';
 import { siteKey } from '@/platform/site-key';
+import { entryHash } from '@/db/repositories/log-rows';
+import { faultTextsForRecord, firstLine } from '@/entry/server/trust';
+import { faultText } from '@/core/words/log-fault';
 import { fileNameOf, safeName, type LogEnd } from '../view';
 
 /** A batch as the log knew it at a moment, with the chained entries that tell it. */
@@ -24,6 +27,7 @@ export type Logged = {
   readonly siteState: SiteState;
   readonly chained: readonly { readonly entry: Entry; readonly prev: string }[];
   /** What shows that nothing of it was left out. */ readonly seal: Seal;
+  /** What does not fit in the log behind it. */ readonly faults: readonly string[];
 };
 
 /** Waits until whoever writes now is done and the moment is over: then what the log knew at that moment is settled. */
@@ -47,20 +51,30 @@ export async function loggedAt(site: Site, idText: string, until: number): Promi
   const own = chained.map((c) => c.entry).filter((e) => e.batch !== null);
   if (!own.some((e) => e.kind === 'opened')) return null;
   const state = foldBatch(own);
+  const faults = [...changedIn(site, chained), ...(await faultTextsForRecord(site))];
   return {
     chained,
-    seal: await sealOf(site, state, chained, until),
+    faults,
+    seal: await sealOf(site, state, chained, until, firstLine(faults)),
     state,
     siteState: foldSite(chained.map((c) => c.entry).filter((e) => e.batch === null)),
   };
 }
 
-/** The seal of a batch's entries as the log knew them at a moment. */
+/** Entries of a batch that are not what their hash was taken over: the whole log is checked once a day, these before they are sealed. */
+function changedIn(site: Site, chained: Logged['chained']): string[] {
+  return chained
+    .filter(({ entry, prev }) => entryHash(prev, site.id, entry) !== entry.hash)
+    .map(({ entry: { seq } }) => faultText({ code: 'CHANGED', seq }));
+}
+
+/** The seal of a batch's entries as the log knew them at a moment. @param notice what its first line says of the log behind it */
 async function sealOf(
   site: Site,
   { id: batch, opened: { brought } }: BatchState,
   chained: Logged['chained'],
   until: number,
+  notice: string | null,
 ): Promise<Seal> {
   const entries = chained.map((c) => c.entry);
   const endOf = (list: readonly Entry[]): Seal['own'] => ({
@@ -82,6 +96,7 @@ async function sealOf(
       ...{ seq: head?.seq ?? 0, hash: head?.hash ?? GENESIS },
       at: isoOf(head?.recordedAt ?? until),
     },
+    ...(notice === null ? {} : { notice }),
   };
   const key = siteKey();
   return {
@@ -100,7 +115,10 @@ export function logEndOf({ seal: { log } }: Logged): LogEnd {
 
 /** What a record says of its file's seal. */
 export const sealLinesOf = ({ seal: { own, ofSite, key, log } }: Logged): string[] =>
-  sealLines({ is: 'whole', entries: own.n + ofSite.n, key, log }, sha256);
+  sealLines({ is: 'whole', entries: own.n + ofSite.n, key, log, notice: null }, sha256);
+
+const noticeOf = ({ notice }: Seal): { readonly notice?: string } =>
+  notice === undefined ? {} : { notice };
 
 /**
  * The batch file's text with its trail: always the same bytes for one moment. Null while it is building.
@@ -113,7 +131,8 @@ export function fileTextOf(
 ): string | null {
   const file = batchFileOf(state, site, siteState, terms);
   return (
-    file && `${JSON.stringify({ ...file, trail: trailOf(site.id, chained, seal) }, null, 1)}\n`
+    file &&
+    `${JSON.stringify({ ...noticeOf(seal), ...file, trail: trailOf(site.id, chained, seal) }, null, 1)}\n`
   );
 }
 
@@ -187,7 +206,7 @@ export async function readingsResponse(id: string): Promise<Response> {
       marks: Array.isArray(r.marks) ? r.marks.join(' ') : '',
     }));
   return attachment(
-    `${Papa.unparse(rows, { newline: '\n', escapeFormulae: true, columns: ['time', 'point', 'value', 'unit', 'probe', 'round', 'flag', 'reason', 'id', 'high', 'marks'] })}\n`,
+    `${logged.seal.notice === undefined ? '' : `${Papa.unparse([[logged.seal.notice]])}\n`}${Papa.unparse(rows, { newline: '\n', escapeFormulae: true, columns: ['time', 'point', 'value', 'unit', 'probe', 'round', 'flag', 'reason', 'id', 'high', 'marks'] })}\n`,
     'text/csv; charset=utf-8',
     `${safeName(state.opened.code)}-readings.csv`,
   );

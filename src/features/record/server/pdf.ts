@@ -288,11 +288,11 @@ export function recordPdf({ record, paper, file }: RecordToPrint): Promise<Uint8
   doc.addStructure(root);
   const pen: Pen = { doc, into: root };
 
-  para(pen, record.title, { size: 19, which: 'bold', gap: 1, role: 'H1' });
   if (record.faults.length > 0) {
-    para(pen, say('frame.logDoesNotFit'), { which: 'bold' });
+    para(pen, say('trust.doesNotFit'), { which: 'bold' });
     list(pen, record.faults, 8.5);
   }
+  para(pen, record.title, { size: 19, which: 'bold', gap: 1, role: 'H1' });
   para(pen, say('record.madeFromLogAtTime', { site: record.site, made: record.made }), {
     color: DIM,
     gap: 6,

@@ -27,7 +27,7 @@ import {
 import { PAPERS, recordPdf, type Paper } from './pdf';
 import { whenText } from '@/core/quantity/format';
 import { readSiteLots } from '@/entry/server/lot-book';
-import { faultTexts } from '@/entry/server/trust';
+import { firstLineOf } from '@/entry/server/trust';
 import { lotsFileText } from '@/entry/server/lots-file';
 import { afterHeatTable } from '../after-heat';
 import { inSpeech } from '@/platform/request-speech';
@@ -73,7 +73,7 @@ async function make(site: Site, id: string, at: number, unit: 'C' | 'F'): Promis
   const after = afterHeatTable({ ...lots, when: (t) => whenText(site.timeZone, t) }, id);
   return {
     file,
-    lotsFile: after && lotsFileText(lots, site, id),
+    lotsFile: after && lotsFileText(lots, site, logged.seal.notice ?? null, id),
     earlier: new Map(earlier.map(({ version, text }) => [version, text])),
     record: recordDoc({
       state: logged.state,
@@ -83,7 +83,7 @@ async function make(site: Site, id: string, at: number, unit: 'C' | 'F'): Promis
       unit,
       store: foldStore((await logRepo(theDb()).ofStore(site.id)).filter((e) => e.recordedAt <= at)),
       after,
-      faults: await faultTexts(site, logged.siteState),
+      faults: logged.faults,
       ...about,
     }),
   };
@@ -130,8 +130,9 @@ async function recordPdfOf(site: Site, request: Request, id: string): Promise<Re
 const CHECKER = 'check-a-record.html';
 const checkerPath = (): string => path.join(process.cwd(), 'public', CHECKER);
 
-const readme = (site: Site, at: number, later: readonly string[]): string =>
+const readme = (site: Site, at: number, later: readonly string[], notice: string | null): string =>
   [
+    ...(notice === null ? [] : [notice, '']),
     ...(later.length > 0
       ? [say('record.notIncludedBecauseTheyWere', { later: later.join(', ') }), '']
       : []),
@@ -188,6 +189,7 @@ async function recordsZipOf(site: Site, request: Request): Promise<Response> {
     at,
     later: later.map((d) => d.code),
     moved: await movedBy(site, at),
+    notice: await firstLineOf(site),
     unit: currentUnits().temp,
     paper: paperOf(request),
   });
@@ -214,6 +216,8 @@ type Plan = {
   readonly site: Site;
   /** Codes of batches that were not in the log yet. */ readonly later: readonly string[];
   readonly at: number;
+  /** What its first line says of the log behind it; null: nothing. */ readonly notice:
+    string | null;
   readonly unit: 'C' | 'F';
   readonly paper: Paper;
 };
@@ -222,7 +226,7 @@ type Plan = {
 function plan(
   zip: yazl.ZipFile,
   batches: readonly BatchSnapshot[],
-  { site, at, unit, paper, later, moved }: Plan,
+  { site, at, notice, unit, paper, later, moved }: Plan,
 ): void {
   const mtime = new Date(at);
   const taken = new Set<string>();
@@ -244,7 +248,7 @@ function plan(
       );
     });
   };
-  zip.addBuffer(Buffer.from(readme(site, at, later)), 'README.txt', { mtime });
+  zip.addBuffer(Buffer.from(readme(site, at, later, notice)), 'README.txt', { mtime });
   for (const { id, code, builtAt, rules } of batches) {
     const stem = uniqueStem(safeName(code), taken);
     lazy(`${stem}/${stem}-record.pdf`, false, async () =>

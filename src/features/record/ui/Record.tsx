@@ -50,18 +50,18 @@ const Part = ({ title, children }: { title: string; children: React.ReactNode })
 export function HeatRecord({ record }: { record: RecordDoc }) {
   return (
     <article className="text-small record">
-      <h1>{record.title}</h1>
-      <p className="q mt-1">
-        {say('record.madeFromLogAtTime', { site: record.site, made: record.made })}
-      </p>
       {record.faults.length > 0 && (
-        <div className="border-[1.6px] border-ink bg-marker px-3 py-2 mt-3" data-testid="faults">
-          <p className="font-semibold">{say('frame.logDoesNotFit')}</p>
+        <div className="border-[1.6px] border-ink bg-marker px-3 py-2 mb-3" data-testid="faults">
+          <p className="font-semibold">{say('trust.doesNotFit')}</p>
           {record.faults.map((f) => (
             <p key={f}>{f}</p>
           ))}
         </div>
       )}
+      <h1>{record.title}</h1>
+      <p className="q mt-1">
+        {say('record.madeFromLogAtTime', { site: record.site, made: record.made })}
+      </p>
       <dl className="grid grid-cols-[130px_1fr] max-sm:grid-cols-1 gap-x-4 gap-y-0.5 mt-3">
         {record.identity.map(([k, v]) => (
           <div key={k} className="contents">

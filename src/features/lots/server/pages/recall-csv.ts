@@ -2,6 +2,7 @@ import { say } from '@/messages/say';
 import { answerCsv } from '../csv';
 import { traceView, type TraceRow } from '../../trace-view';
 import { lotsGiven } from '../queries';
+import { firstLineOf } from '@/entry/server/trust';
 import { loadPageContext } from '@/features/frame/server/queries';
 
 /** The lists of a recall as a table. */
@@ -30,5 +31,5 @@ export async function answerRecallCsv(request: Request): Promise<Response> {
     ...view.out.map(line(say('lots.alreadyOut'))),
     ...view.lost.map(line(say('lots.lostOrDiscarded'))),
   ];
-  return answerCsv(rows, 'recall');
+  return answerCsv(rows, 'recall', await firstLineOf(s.site));
 }

@@ -3,6 +3,7 @@ import { joinParts } from '@/core/quantity/format';
 import { answerCsv } from '../csv';
 import { lotsGiven } from '../queries';
 import { seasonOf } from '../season';
+import { firstLineOf } from '@/entry/server/trust';
 import { loadPageContext } from '@/features/frame/server/queries';
 
 /** The totals of a year as a table. */
@@ -26,5 +27,5 @@ export async function answerSeasonCsv(request: Request): Promise<Response> {
       })),
     ),
   );
-  return answerCsv([...rows, ...ofTables], `season-${view.year}`);
+  return answerCsv([...rows, ...ofTables], `season-${view.year}`, await firstLineOf(s.site));
 }

@@ -1,4 +1,5 @@
 import { lotsFileText } from '@/entry/server/lots-file';
+import { firstLineOf } from '@/entry/server/trust';
 import { lotsGiven } from '../queries';
 import { loadPageContext } from '@/features/frame/server/queries';
 import { lotsFileNameOf } from '@/features/record/view';
@@ -10,7 +11,7 @@ export async function answerSiteFile(request: Request): Promise<Response> {
   const asked = new URL(request.url).searchParams.get('batch');
   const batch = given.board.find((b) => (b.id as string) === asked);
   const name = batch ? lotsFileNameOf(batch.code) : 'site.zealous-heap-site.json';
-  return new Response(lotsFileText(given, s.site, batch?.id), {
+  return new Response(lotsFileText(given, s.site, await firstLineOf(s.site), batch?.id), {
     headers: {
       'content-type': 'application/json; charset=utf-8',
       'content-disposition': `attachment; filename="${name}"`,
