@@ -19,6 +19,7 @@ import * as calendarKeys from './migrations/0017-calendar-keys';
 import * as backIn from './migrations/0018-back-in';
 import * as timeStamps from './migrations/0019-time-stamps';
 import * as passkeys from './migrations/0020-passkeys';
+import * as heirs from './migrations/0022-heirs';
 import * as sealedSnapshots from './migrations/0021-sealed-snapshots';
 
 /** In their order; one that has run on any site never changes again. */
@@ -44,6 +45,7 @@ export const MIGRATIONS = {
   '0019-time-stamps': timeStamps,
   '0020-passkeys': passkeys,
   '0021-sealed-snapshots': sealedSnapshots,
+  '0022-heirs': heirs,
 } as const satisfies Readonly<Record<string, Migration>>;
 
 /** Brings the database to the newest form. @throws Error with the failed migration's name and cause */
@@ -64,7 +66,7 @@ export async function migrate(
 /** Migrations that a database has not seen yet; read with the application's own role. */
 export async function missingMigrations(db: Db): Promise<string[]> {
   const { rows } = await sql<{ there: boolean }>`
-    select exists (select from information_schema.columns where table_name = 'batch_snapshot' and column_name = 'mac') as there`.execute(
+    select exists (select from pg_indexes where indexname = 'log_entry_heirs') as there`.execute(
     db,
   );
   // The list itself belongs to the owner; the newest thing in it tells whether the last migration has run.

@@ -1,6 +1,7 @@
 import type { NewEntry } from '@/core/log/entry';
 import { applySite } from '@/core/snapshot/batch-snapshot';
 import { siteConditionsOf } from '@/core/snapshot/site-conditions';
+import { checkLog } from '@/db/check-log';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
 import { snapshotRepo } from '@/db/repositories/snapshots';
@@ -137,4 +138,28 @@ test('another process sees what this one wrote: the board goes by the log’s la
   const after = await snapshotRepo(t.admin).board(site, NOW);
   expect(after).not.toEqual(before);
   expect(after.find((s) => s.id === batchId(OTHER))?.latest?.valueC).toBe(66);
+});
+test('a round of before a split that a phone brings late: what the part shows is what the log folds to, and no fault', async () => {
+  const part = newId();
+  const [splitAt, born] = [NOW - 12 * H, opened(part)];
+  const carried = {
+    ...born,
+    at: splitAt,
+    data: { ...born.data, splitFrom: { batch: batchId(HOT), at: splitAt, share: 0.4 } },
+  } as NewEntry;
+  await writeEntries(t.app, site, [carried], NOW);
+  const late = roundOf(HOT, 'T1', 71, NOW - 15 * H);
+  const { entries } = await writeEntries(t.app, site, [late], NOW);
+  expect(await snapshotRepo(t.app).touchedBy(site, entries)).toEqual([batchId(HOT), batchId(part)]);
+  expect((await checkLog(t.app, site, NOW)).faults).toEqual([]);
+  await expectRight();
+  // Of after the split it is the parent's own.
+  const after = await writeEntries(t.app, site, [roundOf(HOT, 'T1', 58, NOW - 3 * H)], NOW);
+  expect(await snapshotRepo(t.app).touchedBy(site, after.entries)).toEqual([batchId(HOT)]);
+  // Put right in the past that they share, both change.
+  const wrong = of(HOT, 'correction', { target: late.id, reason: 'another heap' });
+  const right = await writeEntries(t.app, site, [wrong], NOW);
+  expect(await snapshotRepo(t.app).touchedBy(site, right.entries)).toContain(batchId(part));
+  expect((await checkLog(t.app, site, NOW)).faults).toEqual([]);
+  await expectRight();
 });

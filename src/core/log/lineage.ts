@@ -1,22 +1,55 @@
-import type { BatchId } from './ids';
-import { getKindDescription, type Entry } from './entry';
+import type { Instant } from '../quantity/instant';
+import type { BatchId, EntryId } from './ids';
+import { getKindDescription, type Entry, type NewEntry } from './entry';
 
 /** Heaps that came out of one another: a part that was carried off shares the past of the heap it came from, not its future. */
 
 /**
- * What a part that was carried off at a moment has of the heap it came from: what had happened to the matter until then. A
- * correction of that past, whenever it was made, is a correction for the part too.
+ * What a part that was carried off at a moment has of the heap it came from: what had happened to the matter until then. What is said
+ * of that past later, that it was put right or has been checked, is said of the part's past too.
  * @param parent entries of the heap it came from, with what that one had inherited, in the order of the log
  */
 export function inheritedFrom(parent: readonly Entry[], at: number): Entry[] {
-  const shared = new Set(
-    parent
-      .filter((e) => getKindDescription(e.kind).inherited && e.kind !== 'correction' && e.at <= at)
-      .map((e) => e.id),
-  );
-  return parent.filter(
-    (e) => shared.has(e.id) || (e.kind === 'correction' && shared.has(e.data.target)),
-  );
+  const shared = new Set<EntryId>();
+  for (const e of parent)
+    if (targetOf(e) === null && getKindDescription(e.kind).inherited && e.at <= at)
+      shared.add(e.id);
+  // One may speak of another, which stands before it in the log.
+  for (const e of parent) {
+    const target = targetOf(e);
+    if (target !== null && shared.has(target)) shared.add(e.id);
+  }
+  return parent.filter((e) => shared.has(e.id));
+}
+
+/** The entry that another one speaks of; null: it speaks of none. */
+const targetOf = (e: NewEntry): EntryId | null =>
+  e.kind === 'correction' || e.kind === 'entry-check' ? e.data.target : null;
+
+/** A batch that an entry can change, and from which moment on; -Infinity: as a whole. */
+export type Touched = { readonly batch: BatchId; readonly from: Instant };
+/** A part that was carried off, and when. */
+export type Heir = { readonly batch: BatchId; readonly at: Instant };
+
+/**
+ * Batches that an entry of a batch's own can change: that one, and every part that was carried off from it later, since a part has
+ * the past of where it came from.
+ * @param heirsOf parts that were carried off from a batch
+ */
+export async function findTouched(
+  entry: NewEntry & { readonly batch: BatchId },
+  heirsOf: (batch: BatchId) => Promise<readonly Heir[]>,
+): Promise<Touched[]> {
+  const description = getKindDescription(entry.kind);
+  const from = description.changesFrom?.(entry.data, entry.at) ?? -Infinity;
+  const touched: Touched[] = [{ batch: entry.batch, from }];
+  if (!description.inherited && targetOf(entry) === null) return touched;
+  for (const { batch } of touched)
+    for (const heir of await heirsOf(batch))
+      // What is said of an entry of the past may be logged long after the part was carried off.
+      if (targetOf(entry) !== null || entry.at <= heir.at)
+        touched.push({ batch: heir.batch, from });
+  return touched;
 }
 
 /** From which heap, and when, a heap was carried off; null: it was built. */

@@ -11,7 +11,7 @@ import {
   type NewEntry,
 } from '@/core/log/entry';
 import { textFault } from '@/core/log/sound-text';
-import { inheritedFrom, splitFromOf } from '@/core/log/lineage';
+import { inheritedFrom, splitFromOf, type Heir } from '@/core/log/lineage';
 import { siteKey } from '@/platform/site-key';
 import type { Db } from '../client';
 import type { LogEntryTable } from '../schema';
@@ -223,6 +223,13 @@ export const logRepo = (db: Db) => ({
         .orderBy('seq')
         .execute()
     ).map(toEntry);
+  },
+  /** Parts that were carried off from a batch, and when. */
+  async heirsOf(batch: BatchId): Promise<Heir[]> {
+    const { rows } = await sql<{ batch: BatchId; at: string }>`
+      select batch, data->'splitFrom'->>'at' as at from log_entry
+      where kind = 'opened' and data->'splitFrom'->>'batch' = ${batch} order by seq`.execute(db);
+    return rows.map((row) => ({ batch: row.batch, at: Number(row.at) }));
   },
   /** A batch's entries, behind what it has inherited from the heap it was carried off from; in the order of the log. */
   async ofBatch(batch: BatchId): Promise<Entry[]> {

@@ -3,6 +3,7 @@ import { ASLEEP_CORE_C } from '@/core/advice/stage';
 import { getKindDescription, type Entry } from '@/core/log/entry';
 import { foldSite, type SiteState } from '@/core/log/fold';
 import type { BatchId, EntryId } from '@/core/log/ids';
+import { findTouched } from '@/core/log/lineage';
 import { applySite, createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { assessGrowing } from '@/core/snapshot/growing-assessment';
 import { siteConditionsOf } from '@/core/snapshot/site-conditions';
@@ -79,7 +80,10 @@ async function nearlyAsleep(db: Db, site: string): Promise<BatchId[]> {
 
 /** Batches whose snapshots an entry can change, by what its kind says. */
 async function touchedByOne(db: Db, site: string, entry: Entry): Promise<BatchId[]> {
-  if (entry.batch !== null) return [entry.batch];
+  if (entry.batch !== null) {
+    const own = { ...entry, batch: entry.batch };
+    return (await findTouched(own, (batch) => logRepo(db).heirsOf(batch))).map((t) => t.batch);
+  }
   switch (getKindDescription(entry.kind).snapshots) {
     case 'read-with':
       return entry.kind === 'probe-check' ? readWith(db, site, entry.data.probe) : [];

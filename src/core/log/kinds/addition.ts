@@ -28,6 +28,7 @@ export const additionKind = describeKind({
   fileEvent: 'add',
   clocks: 'may-restart',
   snapshots: 'own',
+  changesFrom: (_data, at) => at,
   mark: 'add',
   tell: (data) => ({
     title: data.raw ? say('log.rawAddition') : say('log.cleanAddition'),

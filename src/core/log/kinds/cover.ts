@@ -11,6 +11,7 @@ export const coverKind = describeKind({
   fileEvent: 'cover',
   clocks: 'none',
   snapshots: 'own',
+  changesFrom: (_data, at) => at,
   mark: 'cure',
   tell: () => ({ title: say('log.cover'), detail: '' }),
   record: () => say('log.cover'),

@@ -77,6 +77,8 @@ export type EntryKindDescription<
   readonly fileEvent: F;
   readonly clocks: ClockEffect;
   readonly snapshots: SnapshotEffect;
+  /** The moment before which nothing of its batch can differ with and without it, ms; absent: the whole batch may. */
+  changesFrom?(data: z.output<S>, at: number): number;
   readonly mark: EntryMark;
   /** How it is told in a log. */
   tell(data: z.output<S>, context: LogContext): LogText;

@@ -11,6 +11,7 @@ export const moistureKind = describeKind({
   fileEvent: 'moisture',
   clocks: 'evidence',
   snapshots: 'own',
+  changesFrom: (_data, at) => at,
   mark: 'squeeze',
   tell: (data) => ({ title: say('log.moisture'), detail: data.state }),
   record: (data) => say('log.moisture2', { state: data.state }),

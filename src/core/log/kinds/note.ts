@@ -15,6 +15,7 @@ export const noteKind = describeKind({
   fileEvent: 'note',
   clocks: 'none',
   snapshots: 'own',
+  changesFrom: (_data, at) => at,
   mark: 'note',
   tell: (data) => ({
     title: say('log.note'),

@@ -108,6 +108,7 @@ export const observationKind = describeKind({
   fileEvent: 'note',
   clocks: 'evidence',
   snapshots: 'own',
+  changesFrom: (_data, at) => at,
   mark: 'squeeze',
   tell: (data) => ({ title: say('log.observed'), detail: observed(data) }),
   record: (data) =>

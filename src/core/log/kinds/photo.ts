@@ -18,6 +18,7 @@ export const photoKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
+  changesFrom: (_data, at) => at,
   mark: 'note',
   tell: (data) => ({ title: say('log.photo'), detail: data.words ?? '' }),
   record: () => null,

@@ -1,6 +1,7 @@
 import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { joinParts, tempFigure, tempText } from '../../quantity/format';
+import { instantOf } from '../../quantity/instant';
 import { toCelsius } from '../../units/units';
 import { ReadingSchema } from '../shapes';
 import { describeKind, type LogContext, type LogText } from './kind';
@@ -50,6 +51,7 @@ export const roundKind = describeKind({
   fileEvent: null,
   clocks: 'evidence',
   snapshots: 'own',
+  changesFrom: ({ readings }) => least(readings.map((r) => instantOf(r.at))),
   mark: 'probe',
   tell: (data, context) => tellRound(data, context),
   record: () => null,

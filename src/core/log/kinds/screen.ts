@@ -11,6 +11,7 @@ export const screenKind = describeKind({
   fileEvent: 'screen',
   clocks: 'none',
   snapshots: 'own',
+  changesFrom: (_data, at) => at,
   mark: 'screen',
   tell: () => ({ title: say('log.screened'), detail: '' }),
   record: () => say('log.screened'),

@@ -15,6 +15,7 @@ export const skipKind = describeKind({
   fileEvent: null,
   clocks: 'none',
   snapshots: 'own',
+  changesFrom: (_data, at) => at,
   mark: 'walk',
   tell: (data) => ({
     title: say('log.skippedAtACheck'),

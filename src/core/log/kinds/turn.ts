@@ -61,6 +61,7 @@ export const turnKind = describeKind({
   fileEvent: 'turn',
   clocks: 'turns',
   snapshots: 'own',
+  changesFrom: (_data, at) => at,
   mark: 'turn',
   tell: (data) => ({
     title: data.full ? say('log.fullTurn') : say('log.partialTurn'),

@@ -20,6 +20,7 @@ export const waterKind = describeKind({
   fileEvent: 'water',
   clocks: 'may-restart',
   snapshots: 'own',
+  changesFrom: (_data, at) => at,
   mark: 'water',
   tell: (data) => ({
     title: say('log.watered'),
