@@ -4,7 +4,7 @@ import { entranceOfRequest, type Entrance } from '@/entry/server/guard';
 import { isFormOfPage } from '@/platform/body';
 import { env } from '@/platform/env';
 import { log } from '@/platform/log';
-import { refusalOf } from '@/platform/guard';
+import { refusalOf, refusalOfBody } from '@/platform/guard';
 import { contentPolicy, createNonce, securityHeaders } from '@/platform/security-headers';
 
 const isDoor = (request: NextRequest): boolean => request.nextUrl.pathname.startsWith('/api/');
@@ -61,7 +61,7 @@ async function turnAwayOrNot(request: NextRequest): Promise<Response | null> {
 
 /** Runs before every page, route and action: none is left out, so there is no matcher. */
 export async function proxy(request: NextRequest): Promise<Response> {
-  const refusal = refusalOf(request, env.hosts());
+  const refusal = refusalOf(request, env.hosts()) ?? refusalOfBody(request);
   const nonce = createNonce();
   const policy = contentPolicy(request.nextUrl.pathname, nonce, env.develops());
   // The page reads its number from here, as Next does for its own scripts.

@@ -11,13 +11,15 @@ const CONNECT_MS = 5000;
 const STATEMENT_MS = 120_000;
 const IDLE_MS = 60_000;
 
+/** Connections for whoever reads; whoever writes has others. */
+const MOST_READING = 10;
 const noSite = (): string => '';
 
 /**
  * Opens a pool on a database. `destroy` ends it.
  * @param siteOf for which site a connection is taken; the owner of the tables sees all of them whatever it says
  */
-export function connect(connectionString: string, max = 10, siteOf: SiteOf = noSite): Db {
+export function connect(connectionString: string, max = MOST_READING, siteOf: SiteOf = noSite): Db {
   const pool = new pg.Pool({
     connectionString,
     max,
@@ -28,5 +30,11 @@ export function connect(connectionString: string, max = 10, siteOf: SiteOf = noS
   });
   // A server that goes away must not take the application with it: the next query connects anew.
   pool.on('error', (error) => log.warn({ error: error.message }, 'database connection lost'));
-  return new Kysely<Database>({ dialect: new SiteDialect({ pool }, siteOf) });
+  const db: Db = new Kysely<Database>({ dialect: new SiteDialect({ pool }, siteOf) });
+  sizes.set(db, max);
+  return db;
 }
+
+const sizes = new WeakMap<Db, number>();
+/** How many connections a pool holds at most. */
+export const poolSizeOf = (db: Db): number => sizes.get(db) ?? MOST_READING;

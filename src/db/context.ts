@@ -6,11 +6,18 @@ import { accessOfRequest, type Access } from './access';
 import { connect, type Db } from './client';
 import { siteRepo, speechOfSite, type Site } from './repositories/site';
 
-const held = globalThis as unknown as { zealousDb?: Db };
+const held = globalThis as unknown as { zealousDb?: Db; zealousWriter?: Db; zealousHealth?: Db };
+/** Connections for turns at the logs. */
+const MOST_WRITING = 8;
 
-/** The process's one pool, opened at first use so that a build needs no database. */
+/** The process's pool for whoever reads, and for what is written beside the logs; opened at first use so that a build needs no database. */
 export const theDb = (): Db =>
   (held.zealousDb ??= connect(env.databaseUrl(), undefined, currentSiteId));
+/** The pool for turns at the logs: however many wait there, pages have connections. */
+export const theWriter = (): Db =>
+  (held.zealousWriter ??= connect(env.databaseUrl(), MOST_WRITING, currentSiteId));
+/** Asks whether the database answers, whatever else goes on. */
+export const theHealthDb = (): Db => (held.zealousHealth ??= connect(env.databaseUrl(), 1));
 
 /**
  * The site that the request asks for; null: there is none for whoever asks, or their role there does not cover it.

@@ -6,6 +6,7 @@ import {
   type Driver,
   type PostgresDialectConfig,
 } from 'kysely';
+import { hasTurn } from '@/platform/turn-scope';
 
 /** For which site a connection is asked; '': for none. */
 export type SiteOf = () => string | Promise<string>;
@@ -24,6 +25,11 @@ class SiteDriver extends PostgresDriver {
   }
 
   override async acquireConnection(): Promise<DatabaseConnection> {
+    // One that waited for a second connection while it holds up the site could wait for ever.
+    if (hasTurn())
+      throw new Error(
+        'acquireConnection: whoever has a turn reads and writes by its own transaction. Pass that on.',
+      );
     const site = await this.#siteOf();
     const connection = await super.acquireConnection();
     // A connection that was used for the same site before knows it still.

@@ -10,6 +10,7 @@ import { snapshotRepo } from './repositories/snapshots';
 import { forgetStates } from './repositories/states';
 import type { Site } from './repositories/site';
 import { keepEnd } from './site-heads';
+import { inTurn } from './turns';
 
 /** The server's clock shows a time before the last entry: nothing is written until it is put right. */
 export class ClockSetBack extends Error {}
@@ -41,9 +42,8 @@ export async function withSiteLock<T>(
   work: (trx: Db) => Promise<T>,
 ): Promise<T> {
   const turn: Turn = { end: null };
-  const done = await db.transaction().execute(async (trx) => {
+  const done = await inTurn(db, site.id, (trx) => {
     turns.set(trx, turn);
-    await logRepo(trx).takeTurn(site.id);
     return work(trx);
   });
   if (turn.end) await rememberEnd(db, site, turn.end);

@@ -29,14 +29,18 @@ test.each([
 });
 
 test('one byte more is refused', async () => {
-  expect(await readBody(inPieces([400, 601]), LIMIT)).toEqual({ ok: false, size: 1001 });
+  expect(await readBody(inPieces([400, 601]), LIMIT)).toEqual({
+    ok: false,
+    why: 'large',
+    size: 1001,
+  });
 });
 
 test('what says that it is too large is not read at all', async () => {
   const request = new Request(URL, {
     ...{ method: 'POST', headers: { 'content-length': '5000' }, body: 'x'.repeat(10) },
   });
-  expect(await readBody(request, LIMIT)).toEqual({ ok: false, size: 5000 });
+  expect(await readBody(request, LIMIT)).toEqual({ ok: false, why: 'large', size: 5000 });
   expect(request.bodyUsed).toBe(false);
 });
 
@@ -47,7 +51,7 @@ test('what says that it is small and is not, is stopped on the way', async () =>
     return undefined;
   });
   endless.headers.set('content-length', '12');
-  expect(await readBody(endless, LIMIT)).toEqual({ ok: false, size: 1200 });
+  expect(await readBody(endless, LIMIT)).toEqual({ ok: false, why: 'large', size: 1200 });
   expect(isStopped).toBe(true);
 });
 
@@ -61,3 +65,13 @@ test.each([
 );
 test('what says nothing of its kind comes from none', () =>
   expect(isFormOfPage(new Headers())).toBe(false));
+
+test('a body that was cut off on its way is not taken for the whole', async () => {
+  const request = new Request('http://127.0.0.1/', {
+    method: 'POST',
+    headers: { 'content-length': '900' },
+    body: 'x'.repeat(400),
+  });
+  const read = await readBody(request, LIMIT);
+  expect(read).toEqual({ ok: false, why: 'cut', size: 400, told: 900 });
+});

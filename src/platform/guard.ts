@@ -1,9 +1,10 @@
 import { say } from '@/messages/say';
+import { bodyLimitOf } from './body-limits';
 /**
  * The one guard before every page, route and action. Another site's page must neither write here with this browser, nor read
  * through a name that was rebound to this machine; and no path reaches a page that cannot be read.
  */
-export type Refusal = { readonly status: 400 | 403 | 421; readonly message: string };
+export type Refusal = { readonly status: 400 | 403 | 411 | 413 | 421; readonly message: string };
 
 const LOCAL = new Set(['localhost', '127.0.0.1', '[::1]']);
 const SAFE_METHODS = new Set(['GET', 'HEAD', 'OPTIONS']);
@@ -55,6 +56,24 @@ export function refusalOf(
   if (SAFE_METHODS.has(request.method)) return null;
   return isForeign(request.headers, host, hosts)
     ? { status: 403, message: say('app.thisCameFromAnotherWebsite') }
+    : null;
+}
+
+/**
+ * Refuses what an address does not take before any of it is kept in memory. What does not tell its size is refused as well: browsers
+ * tell it, and what they do not send need not be waited for.
+ */
+export function refusalOfBody(request: {
+  readonly method: string;
+  readonly url: string;
+  readonly headers: Headers;
+}): Refusal | null {
+  if (SAFE_METHODS.has(request.method)) return null;
+  if (request.headers.has('transfer-encoding'))
+    return { status: 411, message: say('app.bodyWithoutSize') };
+  const most = bodyLimitOf(new URL(request.url).pathname);
+  return most !== null && Number(request.headers.get('content-length') ?? '0') > most
+    ? { status: 413, message: say('app.bodyTooLarge', { most: Math.round(most / 1000) }) }
     : null;
 }
 

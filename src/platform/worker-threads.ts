@@ -8,7 +8,7 @@ import { currentSpeech, type Speech } from '@/messages/say';
  * Node answers everybody on one thread: what takes long there makes all others wait. Such work runs in worker threads, of the
  * bundle that the build makes of src/workers/server. Where there is no build (unit tests, the development server) it runs in place.
  */
-export type WorkerJob = 'planJob' | 'recordJob' | 'labelsJob';
+export type WorkerJob = 'planJob' | 'recordJob' | 'labelsJob' | 'importJob';
 /** What a thread is given: its texts are in the language and the units of whoever waits for them. */
 export type ThreadInput<In> = { readonly speech: Speech; readonly input: In };
 

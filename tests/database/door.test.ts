@@ -7,6 +7,7 @@ import { newId } from '@/platform/ids';
 import { actAs, memberAccess } from '../support/access';
 import { aSite, freshDatabase } from '../support/database';
 import { batchId } from '../support/ids';
+import { closePools } from '../support/pools';
 
 /** What the hub's door takes, what it refuses, and what a repeat is. */
 let t: Awaited<ReturnType<typeof freshDatabase>>;
@@ -22,9 +23,7 @@ beforeAll(async () => {
   photos = await import('@/entry/server/photos');
 }, 30_000);
 afterAll(async () => {
-  await (
-    globalThis as unknown as { zealousDb?: { destroy(): Promise<void> } }
-  ).zealousDb?.destroy();
+  await closePools();
   await t.drop();
 }, 30_000);
 

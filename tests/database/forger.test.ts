@@ -33,7 +33,6 @@ beforeEach(async () => {
 }, 60_000);
 afterEach(async () => {
   await kept.d.close();
-  delete (globalThis as { zealousDb?: unknown }).zealousDb;
   delete process.env.ZEALOUS_KEY;
   fs.rmSync(tmp, { recursive: true, force: true });
 });

@@ -7,6 +7,8 @@ import { newId } from '@/platform/ids';
 import { actAs, memberAccess } from '../support/access';
 import { aSite, freshDatabase } from '../support/database';
 import { batchId, entryId } from '../support/ids';
+import { closePools } from '../support/pools';
+import { inSpeech } from '@/platform/request-speech';
 
 /** A page is not made anew where there is none. */
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
@@ -24,9 +26,7 @@ beforeAll(async () => {
   ({ bringIn } = await import('@/features/bring/server/bring-in'));
 }, 30_000);
 afterAll(async () => {
-  await (
-    globalThis as unknown as { zealousDb?: { destroy(): Promise<void> } }
-  ).zealousDb?.destroy();
+  await closePools();
   await t.drop();
 }, 30_000);
 
@@ -89,6 +89,17 @@ describe('an import', () => {
     expect((await bringIn(post(csv(id)))).status).toBe(200);
     expect(await logRepo(t.app).ofBatch(batchId(id))).toEqual(once);
     expect(foldBatch(once).readings).toHaveLength(9);
+  });
+  test('sent again in another language it is the same, and the opening entry names what was imported', async () => {
+    const inSpanish = await inSpeech(
+      { language: 'es', units: { system: 'metric', temp: 'C' } },
+      () => bringIn(post(csv(id))),
+    );
+    expect(inSpanish.status).toBe(200);
+    const { digest } = (await inSpanish.json()) as { digest: string };
+    expect((await logRepo(t.app).ofBatch(batchId(id)))[0]).toMatchObject({
+      data: { brought: { digest } },
+    });
   });
   test('with other content under the same id is refused whole, and what is there stays', async () => {
     const before = await logRepo(t.app).ofBatch(batchId(id));

@@ -40,8 +40,6 @@ beforeEach(async () => {
 }, 60_000);
 afterEach(async () => {
   await kept.d.close();
-  // The next history lies in another database.
-  delete (globalThis as { zealousDb?: unknown }).zealousDb;
 });
 
 const faults = async (): Promise<string[]> => [

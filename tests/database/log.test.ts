@@ -297,7 +297,7 @@ describe('snapshots and the demo', () => {
   test('a snapshot of an older form is folded anew after the migration that says so', async () => {
     const now = Date.UTC(2026, 10, 23, 14, 20);
     const site = await layUpDemo(t.admin, now);
-    await sql`update batch_snapshot set digest = digest - 'rules', recheck_at = null`.execute(
+    await sql`update batch_snapshot set digest = (digest::jsonb - 'rules')::json, recheck_at = null`.execute(
       t.admin,
     );
     await refold(t.admin as unknown as Kysely<unknown>);

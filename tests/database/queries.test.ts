@@ -24,7 +24,7 @@ const counter: KyselyPlugin = {
 let t: Awaited<ReturnType<typeof freshDatabase>>;
 let site: Site;
 let counted: Db;
-const held = globalThis as unknown as { zealousDb?: Db };
+const held = globalThis as unknown as { zealousDb?: Db; zealousWriter?: Db };
 const heaps: string[] = [];
 beforeAll(async () => {
   t = await freshDatabase();
@@ -32,6 +32,7 @@ beforeAll(async () => {
   actAs(memberAccess(site, 'manager'));
   counted = connect(t.appUrl, 2, () => site.id);
   held.zealousDb = counted.withPlugin(counter);
+  held.zealousWriter = held.zealousDb;
   // Reading the pages in takes its time, and none of it is to be taken for a database that does not answer.
   await Promise.all(PAGES.map(({ read }) => read()));
   await sql`select 1`.execute(counted);

@@ -22,6 +22,7 @@ import { inSite, currentSiteId } from '@/platform/current-request';
 import { sha256 } from '@/platform/hash';
 import { newId } from '@/platform/ids';
 import { actAs, memberAccess } from '../support/access';
+import { closePools } from '../support/pools';
 
 /** Two sites of one installation, held apart by the database and not by what a query asks for. */
 let t: Awaited<ReturnType<typeof freshDatabase>>;
@@ -212,10 +213,7 @@ describe('behind the guard of addresses', () => {
   beforeAll(() => {
     process.env.DATABASE_URL = t.appUrl;
   });
-  afterAll(async () => {
-    const held = globalThis as unknown as { zealousDb?: { destroy(): Promise<void> } };
-    await held.zealousDb?.destroy();
-  });
+  afterAll(() => closePools());
 
   test('what an address says of a site stays, whoever asks: their own site is looked up beside it', async () => {
     const { currentAccess, publicSite } = await import('@/db/context');

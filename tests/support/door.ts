@@ -1,6 +1,7 @@
 import { siteRepo, type Site } from '@/db/repositories/site';
 import { actAs, memberAccess } from './access';
 import { aSite, freshDatabase } from './database';
+import { closePools } from './pools';
 
 /** The door of the log on a fresh database with one site, as the running application has it. */
 export async function doorOnSite() {
@@ -15,9 +16,7 @@ export async function doorOnSite() {
     door: await import('@/entry/server/ingest-entry'),
     actions: await import('@/entry/server/actions'),
     close: async (): Promise<void> => {
-      await (
-        globalThis as unknown as { zealousDb?: { destroy(): Promise<void> } }
-      ).zealousDb?.destroy();
+      await closePools();
       await t.drop();
     },
   };

@@ -24,6 +24,8 @@ const FILE_FIELDS = [
   'events',
   'terms',
   'trail',
+  // What the installation that wrote it knew of its own log.
+  'notice',
 ];
 
 const without = (
@@ -38,6 +40,7 @@ export type BringInChoices = {
   readonly by: string;
   readonly rules: readonly string[];
   readonly bay?: string | undefined;
+  /** SHA-256 of what was imported, which the opening entry keeps; absent: it is only looked at. */ readonly digest?: string;
   /** The id of the n-th entry behind the opening one: the same import gives the same ids, so that it can be sent twice. */
   readonly idOf: (n: number) => EntryId;
 };
@@ -66,6 +69,7 @@ export function entriesOfFile(file: BatchFile, to: BringInChoices): NewEntry[] {
       rules: [...to.rules],
       ownRules: file.rules ?? [],
       brought: {
+        ...(to.digest === undefined ? {} : { digest: to.digest }),
         probes: file.probes,
         ambient: file.ambient,
         siteName: file.site.name,

@@ -53,10 +53,6 @@ async function chainRows(
 }
 
 export const logRepo = (db: Db) => ({
-  /** Waits until no other transaction writes to the site's log, and keeps them waiting until the caller's ends. */
-  async takeTurn(site: string): Promise<void> {
-    await sql`select pg_advisory_xact_lock(hashtextextended(${site}, 0))`.execute(db);
-  },
   /**
    * Adds entries in order, in a transaction that has taken its turn: the chain has one end.
    * An id that the log holds already is left out.

@@ -17,7 +17,7 @@ import { findRule } from '@/core/rules/library';
 import { normalizeTexts, textFault } from '@/core/log/sound-text';
 import { pathText, PROBLEM, type Problem } from '@/core/words/problem';
 import type { Db } from '@/db/client';
-import { requireSite, theDb } from '@/db/context';
+import { requireSite, theDb, theWriter } from '@/db/context';
 import { beginToRemember } from '@/db/begin-memory';
 import { readMemory } from '@/db/site-heads';
 import { logRepo } from '@/db/repositories/log';
@@ -60,7 +60,7 @@ export async function ingestEntry(
   const typed = asSent(normalizeTexts(form));
   try {
     // What an entry is checked against must still be so when it is written: of two who change a thing in the same instant, the second is told.
-    const result = await withSiteLock(theDb(), site, async (trx): Promise<IngestResult> => {
+    const result = await withSiteLock(theWriter(), site, async (trx): Promise<IngestResult> => {
       // Asked for within the turn, so that the log's times run in its order.
       const at = now();
       const parsed = parseEntryForm(typed, site.timeZone, at);
@@ -107,7 +107,7 @@ async function checkAndAppend(
   const typedAt = deviceOf(entry.data)?.site;
   if (typedAt !== undefined && typedAt !== site.id)
     return refused('site', say('people.otherSite', { site: site.name }), true);
-  if (entry.kind === 'fault-noted' && !(await isOpenNote(site, entry.data.faults)))
+  if (entry.kind === 'fault-noted' && !(await isOpenNote(trx, site, entry.data.faults)))
     return refused('data.faults', say('trust.nothingOpen'));
   const who = await identify(trx, site, entry);
   if (!who.ok) return refused(who.problem.path, who.problem.message, who.again);

@@ -2,12 +2,12 @@ import { say } from '@/messages/say';
 import { createHash } from 'node:crypto';
 import sharp from 'sharp';
 import { theDb, theSite } from '@/db/context';
-import { readBody } from '@/platform/body';
+import { readBody, refusedBody } from '@/platform/body';
+import { BODY_LIMITS } from '@/platform/body-limits';
 import { photoRepo } from '@/db/repositories/photos';
 import { now } from '@/platform/clock';
 
-/** A phone sends pictures that it has made smaller already: more than this is none of them. */
-const MAX_BYTES = 12_000_000;
+const MAX_BYTES = BODY_LIMITS['/api/photo'];
 /** A picture is unpacked into memory whole: four bytes a pixel, one picture at a time. */
 const MAX_PIXELS = 50_000_000;
 const FORMATS = new Set(['jpeg', 'png', 'webp']);
@@ -50,14 +50,14 @@ async function madeSmaller(
  */
 export async function takePhoto(request: Request): Promise<Response> {
   const body = await readBody(request, MAX_BYTES);
-  if (!body.ok)
-    return no(
-      413,
-      say('entry.thePhotoMbServerTakes', {
-        size: Math.round(body.size / 1e6),
-        maxbytes: MAX_BYTES / 1e6,
-      }),
-    );
+  if (!body.ok) {
+    const large = say('entry.thePhotoMbServerTakes', {
+      size: Math.round(body.size / 1e6),
+      maxbytes: MAX_BYTES / 1e6,
+    });
+    const { status, message } = refusedBody(body, large);
+    return no(status, message);
+  }
   const site = await theSite();
   if (!site) return no(409, say('entry.thisServerHasNoSite2'));
   try {

@@ -1,6 +1,7 @@
 import { say } from '@/messages/say';
 import { theSite } from '@/db/context';
-import { readBody } from '@/platform/body';
+import { readBody, refusedBody } from '@/platform/body';
+import { BODY_LIMITS } from '@/platform/body-limits';
 import { now } from '@/platform/clock';
 import { parseJson } from '@/platform/json';
 import { readPrefs } from '@/platform/prefs';
@@ -11,7 +12,7 @@ import { ingestEntry, type IngestResult } from './ingest-entry';
 export type Sending = { readonly sentAt: number; readonly entries: readonly EntryForm[] };
 export type Received = { readonly now: number; readonly answers: readonly IngestResult[] };
 
-const MAX_BYTES = 4_000_000;
+const MAX_BYTES = BODY_LIMITS['/api/log'];
 const MAX_ENTRIES = 100;
 const no = (status: number, message: string): Response =>
   Response.json({ now: now(), answers: [], problem: message }, { status });
@@ -31,7 +32,10 @@ const named = async (form: EntryForm): Promise<EntryForm> => ({
  */
 export async function receive(request: Request): Promise<Response> {
   const body = await readBody(request, MAX_BYTES);
-  if (!body.ok) return no(413, say('entry.tooManyEntriesAtOnce'));
+  if (!body.ok) {
+    const { status, message } = refusedBody(body, say('entry.tooManyEntriesAtOnce'));
+    return no(status, message);
+  }
   if (!(await theSite())) return no(409, say('entry.thisServerHasNoSite'));
   const text = body.bytes.toString('utf8');
   const parsed = parseJson(text);

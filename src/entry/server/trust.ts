@@ -3,6 +3,7 @@ import { isSameFault, type ChainFault } from '@/core/log/chain';
 import type { SiteState } from '@/core/log/fold';
 import { dayText } from '@/core/quantity/format';
 import { faultText } from '@/core/words/log-fault';
+import type { Db } from '@/db/client';
 import { theDb } from '@/db/context';
 import { recallFaults } from '@/db/known-faults';
 import { layHead } from '@/db/lay-head';
@@ -28,10 +29,10 @@ const NAMED = 5;
 const READ_EVERY_MS = 30_000;
 const checks = new Map<string, { readonly readAt: number; readonly check: ChainCheck | null }>();
 
-async function lastCheck(site: string): Promise<ChainCheck | null> {
+async function lastCheck(db: Db, site: string): Promise<ChainCheck | null> {
   const known = checks.get(site);
   if (known && Date.now() - known.readAt < READ_EVERY_MS) return known.check;
-  const check = await chainCheckRepo(theDb()).last(site);
+  const check = await chainCheckRepo(db).last(site);
   checks.set(site, { readAt: Date.now(), check });
   return check;
 }
@@ -58,11 +59,12 @@ export async function knownFaults(
   site: Site,
   siteState: SiteState,
   more: readonly ChainFault[] = [],
+  db: Db = theDb(),
 ): Promise<KnownFault[]> {
   const found = withoutRepeats([
     ...more,
     ...recallFaults(site.id),
-    ...((await lastCheck(site.id))?.faults ?? []),
+    ...((await lastCheck(db, site.id))?.faults ?? []),
     ...onceNoted(siteState),
   ]);
   const seen = siteState.witnesses.map(({ by, seq, at }) => ({
@@ -80,11 +82,12 @@ export async function knownFaults(
 
 /** Whether faults that somebody takes note of are all known, and nobody has taken note of them yet. */
 export async function isOpenNote(
+  db: Db,
   site: Site,
   faults: readonly { readonly code: string; readonly seq: number; readonly id: string }[],
 ): Promise<boolean> {
-  const siteState = await snapshotRepo(theDb()).siteState(site);
-  const open = (await knownFaults(site, siteState)).filter((f) => f.noted === null);
+  const siteState = await snapshotRepo(db).siteState(site);
+  const open = (await knownFaults(site, siteState, [], db)).filter((f) => f.noted === null);
   return faults.every((f) =>
     open.some(({ fault }) => fault?.code === f.code && fault.seq === f.seq && fault.id === f.id),
   );

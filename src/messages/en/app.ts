@@ -27,5 +27,9 @@ export const enApp = {
     'Too many requests at once. Wait {waitS, plural, one {# second} other {# seconds}}; what waits on this device is sent again by itself.',
   errorWithNumber:
     'The server could not do that just now. Nothing was lost: try again. Error number {number}, for whoever looks after the server.',
+  bodyCut:
+    'Only {size, number} of {told, number} bytes arrived: it was cut off on its way. Send it again.',
+  bodyTooLarge: 'What was sent is too large: this address takes at most {most, number} kB.',
+  bodyWithoutSize: 'What was sent does not say how large it is. Send it with a Content-Length.',
   tooDeep: 'What arrived is nested too deep to be one of our files. Choose another file.',
 } as const;

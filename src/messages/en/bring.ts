@@ -2,9 +2,8 @@ export const enBring = {
   theFileMbAtMost:
     'The file is {size, number} MB; at most {maxbytes, number} MB can be imported. Split it by batch or by time.',
   thisServerHasNoSite: 'This server has no site yet. Name the site first.',
-  entry: 'entry {n, number}',
   aBatchAlreadyInLog:
-    'A batch is already in the log under this import’s id, with other content. Nothing was saved. Reload the import page and choose the file again.',
+    'A batch is already in the log under this import’s id, with other content. Nothing was saved. What was sent now is file {digest}…. Reload the import page and choose the file again.',
   itCouldNotSavedJust:
     'It could not be saved just now, and no part of it was. Try again: it is saved once, however often you send it.',
   namedInTheFile: 'named in the file',

@@ -28,6 +28,11 @@ export const esApp = {
     'Demasiadas solicitudes a la vez. Espera {waitS, plural, one {# segundo} other {# segundos}}; lo que espera en este aparato se envía solo otra vez.',
   errorWithNumber:
     'El servidor no pudo hacerlo en este momento. No se perdió nada: inténtalo otra vez. Error número {number}, para quien cuida el servidor.',
+  bodyCut:
+    'Solo llegaron {size, number} de {told, number} bytes: se cortó en el camino. Envíalo otra vez.',
+  bodyTooLarge:
+    'Lo enviado es demasiado grande: esta dirección acepta como máximo {most, number} kB.',
+  bodyWithoutSize: 'Lo enviado no dice cuánto mide. Envíalo con un Content-Length.',
   tooDeep:
     'Lo que llegó está anidado demasiado hondo para ser un archivo nuestro. Elige otro archivo.',
 };

@@ -2,9 +2,8 @@ export const esBring = {
   theFileMbAtMost:
     'El archivo pesa {size, number} MB; se importan {maxbytes, number} MB como máximo. Divídelo por lote o por fechas.',
   thisServerHasNoSite: 'Este servidor aún no tiene sitio. Ponle nombre primero.',
-  entry: 'registro {n, number}',
   aBatchAlreadyInLog:
-    'Ya hay un lote con el id de esta importación y otro contenido. No se guardó nada. Recarga la página de importar y elige el archivo otra vez.',
+    'Ya hay un lote con el id de esta importación y otro contenido. No se guardó nada. Lo enviado ahora es el archivo {digest}…. Recarga la página de importar y elige el archivo otra vez.',
   itCouldNotSavedJust:
     'No se pudo guardar ahora, ni en parte. Intenta otra vez: se guarda una sola vez.',
   namedInTheFile: 'indicada en el archivo',

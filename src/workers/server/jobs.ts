@@ -1,5 +1,6 @@
 import '@/messages/all';
 import { workOutPlan } from '@/features/plan/server/queries';
+import { readImport } from '@/features/bring/server/read-import';
 import { recordPdf } from '@/features/record/server/pdf';
 import { labelsPdf } from '@/features/labels/server/pdf';
 import { followRequestSpeech, inSpeech } from '@/platform/request-speech';
@@ -15,3 +16,4 @@ const asked =
 export const planJob = asked(workOutPlan);
 export const recordJob = asked(recordPdf);
 export const labelsJob = asked(labelsPdf);
+export const importJob = asked(readImport);

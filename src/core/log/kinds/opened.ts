@@ -57,6 +57,9 @@ export const openedKind = describeKind({
     /** Of a batch kept elsewhere: its thermometers, air temperatures and whatever else its file held. */
     brought: z
       .looseObject({
+        /** SHA-256 of the file; absent: it was imported before that was kept. */ digest: z
+          .string()
+          .optional(),
         probes: z.array(ProbeSchema),
         ambient: z.array(AmbientSchema).optional(),
         extra: z.record(z.string(), z.unknown()),

@@ -15,6 +15,7 @@ import { passkeyRepo, type Passkey } from '@/db/repositories/passkeys';
 import { cookieOf, safePath } from '@/entry/server/forms';
 import { say } from '@/messages/say';
 import { readBody } from '@/platform/body';
+import { MOST_FORM_BYTES } from '@/platform/body-limits';
 import { now } from '@/platform/clock';
 import { currentCookie, currentHeaders } from '@/platform/current-request';
 import { sha256 } from '@/platform/hash';
@@ -26,7 +27,6 @@ import { auditSignIn } from './sign-in';
 /** Bears the name under which the server remembers what it asked a device to sign. */
 const ASKED_COOKIE = 'zh_passkey';
 const ASKED_MS = 5 * 60_000;
-const MOST_BYTES = 20_000;
 
 const answer = (body: object, cookies: readonly string[] = []): Response => {
   const headers = new Headers({ 'cache-control': 'no-store' });
@@ -36,7 +36,7 @@ const answer = (body: object, cookies: readonly string[] = []): Response => {
 const refused = (problem: string): Response => answer({ ok: false, problem });
 
 async function stepOf(request: Request): Promise<PasskeyStep | null> {
-  const body = await readBody(request, MOST_BYTES);
+  const body = await readBody(request, MOST_FORM_BYTES);
   const json = body.ok ? parseJson(body.bytes.toString('utf8')) : null;
   return (json?.ok ? PasskeyStep.safeParse(json.value).data : null) ?? null;
 }

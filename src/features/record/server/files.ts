@@ -8,7 +8,8 @@ import { sealLines } from '@/core/formats/verify-call';
 import { GENESIS, isSiteSequence, type Entry } from '@/core/log/entry';
 import { foldBatch, foldSite, type BatchState, type SiteState, type Terms } from '@/core/log/fold';
 import { isoOf, parseInstant } from '@/core/quantity/instant';
-import { requireSite, theDb } from '@/db/context';
+import { requireSite, theDb, theWriter } from '@/db/context';
+import { afterTurn } from '@/db/turns';
 import { chainRepo } from '@/db/repositories/chain';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
@@ -32,9 +33,7 @@ export type Logged = {
 
 /** Waits until whoever writes now is done and the moment is over: then what the log knew at that moment is settled. */
 async function settled(site: Site, until: number): Promise<void> {
-  await theDb()
-    .transaction()
-    .execute((trx) => logRepo(trx).takeTurn(site.id));
+  await afterTurn(theWriter(), site.id);
   const left = until - now();
   if (left >= 0 && left < MAX_WAIT_MS)
     await new Promise((done) => {

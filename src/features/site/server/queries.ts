@@ -1,5 +1,5 @@
 import { say } from '@/messages/say';
-import { currentAccess, theDb } from '@/db/context';
+import { currentAccess, theDb, theHealthDb } from '@/db/context';
 import { siteRepo } from '@/db/repositories/site';
 import { missingMigrations } from '@/db/migrate';
 import { log } from '@/platform/log';
@@ -13,7 +13,7 @@ const late = (): Promise<never> =>
 /** Answers within a second, whatever the database does. */
 export async function health(): Promise<Response> {
   try {
-    await Promise.race([siteRepo(theDb()).ids(), late()]);
+    await Promise.race([siteRepo(theHealthDb()).ids(), late()]);
     return Response.json({ ok: true });
   } catch (error) {
     log.error(
@@ -30,7 +30,7 @@ export async function health(): Promise<Response> {
 /** Whether the server can do its work: the database answers, and has the form that this version needs. */
 export async function ready(): Promise<Response> {
   try {
-    const missing = await Promise.race([missingMigrations(theDb()), late()]);
+    const missing = await Promise.race([missingMigrations(theHealthDb()), late()]);
     return Response.json(
       { ok: missing.length === 0, missing },
       { status: missing.length === 0 ? 200 : 503, headers: { 'cache-control': 'no-store' } },
