@@ -3,7 +3,10 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { sql } from 'kysely';
 import type { Page } from 'puppeteer-core';
+import type { NewEntry } from '@/core/log/entry';
 import { chainRepo } from '@/db/repositories/chain';
+import { siteRepo } from '@/db/repositories/site';
+import { writeEntries } from '@/db/write';
 import { fillSite } from '../support/large-site';
 import { BODY_LIMITS, MOST_ACTION_BYTES, MOST_FORM_BYTES } from '@/platform/body-limits';
 import { newId } from '@/platform/ids';
@@ -319,3 +322,98 @@ test('twenty entries wait for a busy site: pages and health answer all the same,
   for (const answer of await Promise.all(entries))
     expect(await answer.json()).toMatchObject({ answers: [{ ok: true }] });
 }, 60_000);
+
+describe('entries that a log holds from before there were bounds', () => {
+  const [heap, now] = [newId(), Date.now()];
+  beforeAll(async () => {
+    const [known] = await siteRepo(app.database.app).all();
+    const put = async (
+      kind: string,
+      data: object,
+      hoursAgo: number,
+      { id = newId(), batch = heap as string | null } = {},
+    ): Promise<void> => {
+      const at = now - hoursAgo * 3_600_000;
+      const entry = { id, batch, at, by: 'Jo', kind, data } as unknown as NewEntry;
+      await writeEntries(app.database.app, known!, [entry], Date.now());
+    };
+    const [rules, ofSite] = [['us-503-pfrp-turned'], { batch: null }];
+    const points = [{ id: 'P1', depthM: 1e200 }];
+    const opened = { code: 'A', name: 'Avocet', method: 'turned', points, rules, ownRules: [] };
+    await put('site-terms', { policy: { guardBandC: 1e308 }, rules }, 90, ofSite);
+    await put('opened', { ...opened, policy: { guardBandC: 1e308 } }, 80, {
+      id: heap,
+    });
+    await put('built', {}, 79);
+    await put('ambient', { value: 1e110, unit: 'C' }, 70, ofSite);
+    await put('ambient', { value: -1e308, unit: 'F' }, 60, ofSite);
+    await put('probe-check', { probe: 'T1', referenceC: 1e300, readC: -1e300 }, 50, ofSite);
+    for (const value of [55, 1e110, -1e308]) {
+      const reading = {
+        id: newId(),
+        at: new Date(now - 20 * 3_600_000).toISOString(),
+        point: 'P1',
+      };
+      await put(
+        'round',
+        { source: 'hand', readings: [{ ...reading, value, unit: 'C', probe: 'T1' }] },
+        20,
+      );
+    }
+  }, 60_000);
+  test('the door takes none of them any more, and says which number it is', async () => {
+    const entry = { id: newId(), batch: null, kind: 'ambient', at: null, by: 'Mo' };
+    const sent = { ...entry, data: { value: 1e110, unit: 'C' } };
+    const body = JSON.stringify({ sentAt: Date.now(), entries: [sent] });
+    const answer = await app.fetch('/api/log', { method: 'POST', body });
+    expect(await answer.json()).toMatchObject({
+      answers: [
+        {
+          ok: false,
+          problems: [
+            { path: 'data.value', message: expect.stringMatching(/between -100 and 1,500 °C/) },
+          ],
+        },
+      ],
+    });
+  });
+  test.each([
+    ...[
+      '/',
+      '/plan',
+      '/round',
+      '/records',
+      '/entries',
+      '/map',
+      '/compare',
+      '/instruments',
+      '/rules',
+    ],
+    ...[
+      '',
+      '/record',
+      '/record.pdf',
+      '/file',
+      '/readings',
+      '/round',
+      '/paper',
+      '/rules',
+      '/sheet',
+    ].map((at) => `/batch/HEAP${at}`),
+  ])(
+    '%s is shown with them',
+    async (at) => {
+      const answer = await app.fetch(at.replace('HEAP', heap));
+      expect([at, answer.status]).toEqual([at, 200]);
+      await answer.arrayBuffer();
+    },
+    60_000,
+  );
+  test('the batch’s page draws itself in a browser', async () => {
+    const { page, errors, close } = await app.page();
+    await open(page, `${app.base}/batch/${heap}`);
+    await waitText(page, 'main', /Avocet/);
+    expect(errors).toEqual([]);
+    await close();
+  }, 60_000);
+});

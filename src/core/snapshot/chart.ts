@@ -17,6 +17,7 @@ import {
 } from '../quantity/format';
 import { hoursToMs, MS } from '../quantity/instant';
 import { thinToColdest } from '../quantity/thin';
+import { clampToBounds } from '../units/bounds';
 import { toCelsius } from '../units/units';
 import type { Locale, Note } from '../words/note';
 import type { BatchAssessment } from './assess-batch';
@@ -91,7 +92,7 @@ export function chartView(state: BatchState, batchAssessment: BatchAssessment, l
   // A fifth more, so that what stands behind a bar's end has room.
   const end = until + Math.max(MS.day, (until - from) * 0.2);
   const drawn = thinToColdest(
-    rounds.map((r) => ({ r, at: r.time, c: r.value })),
+    rounds.map((r) => ({ r, at: r.time, c: clampToBounds('celsius', r.value) })),
     MAX_DRAWN,
   );
   const floor = tempBeside(floorC, floorC, unit);
@@ -112,10 +113,10 @@ export function chartView(state: BatchState, batchAssessment: BatchAssessment, l
     struck: evidence.readings
       .filter((r) => r.flag !== undefined && r.at >= from && r.at <= end)
       .slice(0, 60)
-      .map((r) => ({ at: r.at, c: toCelsius(r.value, r.unit) })),
+      .map((r) => ({ at: r.at, c: clampToBounds('celsius', toCelsius(r.value, r.unit)) })),
     air: evidence.ambient
       .filter((a) => a.at >= from && a.at <= now)
-      .map((a) => ({ at: a.at, c: toCelsius(a.value, a.unit) }))
+      .map((a) => ({ at: a.at, c: clampToBounds('celsius', toCelsius(a.value, a.unit)) }))
       .sort((a, b) => a.at - b.at),
     events: [
       {
@@ -218,7 +219,9 @@ function otherLines({ rounds, corrector, evidence }: BatchAssessment['prepared']
           const values = r.readings
             .filter((x) => x.point === p.id)
             .map((x) => corrector.correct(x));
-          return values.length > 0 ? [{ at: r.time, c: Math.min(...values) }] : [];
+          return values.length > 0
+            ? [{ at: r.time, c: clampToBounds('celsius', Math.min(...values)) }]
+            : [];
         }),
         MAX_DRAWN,
       ),

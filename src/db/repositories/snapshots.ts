@@ -31,6 +31,10 @@ async function readSiteState(db: Db, site: string): Promise<SiteState> {
   );
 }
 
+/** JSON has no infinity and would say null: an old entry that is out of all bounds is a very large number, and is shown as one. */
+const asFinite = (_key: string, value: unknown): unknown =>
+  value === Infinity || value === -Infinity ? Math.sign(value) * Number.MAX_VALUE : value;
+
 /** Makes a batch's snapshot and keeps it, with what says whether an entry of the site can change it. */
 async function writeSnapshot(
   db: Db,
@@ -43,7 +47,7 @@ async function writeSnapshot(
   const assessment = assessGrowing(state, site, siteState, now);
   const snapshot = createBatchSnapshot(state, site, siteState, now, assessment);
   const facts = {
-    digest: JSON.stringify(snapshot),
+    digest: JSON.stringify(snapshot, asFinite),
     recheck_at: snapshot.recheckAt === null ? null : new Date(snapshot.recheckAt),
     probes: [...snapshot.own.probes],
     core_c: snapshot.situation.lastRead?.coreC ?? null,

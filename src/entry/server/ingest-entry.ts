@@ -27,6 +27,7 @@ import type { Site } from '@/db/repositories/site';
 import { ClockSetBack, withSiteLock, isImpossible, appendUnderLock } from '@/db/write';
 import { now } from '@/platform/clock';
 import { log } from '@/platform/log';
+import { boundsProblem } from '../bounds-problem';
 import { parseEntryForm, type EntryForm } from '../input';
 import { identify, withEnteredBy, withoutEnteredBy } from './identify';
 import { createLinkedEntries } from './linked-entries';
@@ -104,6 +105,8 @@ async function checkAndAppend(
   entry: NewEntry,
   at: number,
 ): Promise<IngestResult> {
+  const outOfBounds = boundsProblem(entry);
+  if (outOfBounds) return { ok: false, problems: [outOfBounds] };
   const typedAt = deviceOf(entry.data)?.site;
   if (typedAt !== undefined && typedAt !== site.id)
     return refused('site', say('people.otherSite', { site: site.name }), true);

@@ -98,4 +98,10 @@ export const enEntry = {
   theOtherBatchNotOn: 'The other batch is not on this site. Choose one of its batches.',
   somebody: 'somebody',
   photoChanged: 'The picture kept under this number is not the one that was taken.',
+  outOfBounds:
+    '{value} can’t be right: it must be between {least, number} and {most, number} {sign}. Check the number and its unit.',
+  entryTooLarge:
+    'This entry is {size, number} kB; at most {most, number} kB are saved. Shorten it, or log it in two entries.',
+  unknownTooLarge:
+    'It carries {size, number} kB in fields that are not known here; at most {most, number} kB are saved.',
 } as const;

@@ -97,4 +97,10 @@ export const esEntry = {
   theOtherBatchNotOn: 'El otro lote no es de este sitio. Elige uno de aquí.',
   somebody: 'alguien',
   photoChanged: 'La foto guardada con este número no es la que se tomó.',
+  outOfBounds:
+    '{value} no puede ser: debe estar entre {least, number} y {most, number} {sign}. Revisa el número y su unidad.',
+  entryTooLarge:
+    'Este asiento mide {size, number} kB; se guardan como máximo {most, number} kB. Acórtalo o anótalo en dos.',
+  unknownTooLarge:
+    'Trae {size, number} kB en campos que aquí no se conocen; se guardan como máximo {most, number} kB.',
 };

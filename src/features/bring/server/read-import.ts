@@ -7,6 +7,7 @@ import { textFault } from '@/core/log/sound-text';
 import { pathText, PROBLEM, type Problem } from '@/core/words/problem';
 import { sha256 } from '@/platform/hash';
 import { idFrom } from '@/platform/ids';
+import { boundsProblem } from '@/entry/bounds-problem';
 import { parseJson } from '@/platform/json';
 import { BringInput } from '../input';
 
@@ -14,6 +15,9 @@ import { BringInput } from '../input';
 export type ReadImport =
   | { readonly ok: true; readonly entries: readonly NewEntry[]; readonly digest: string }
   | { readonly ok: false; readonly problems: readonly Problem[]; readonly status: 400 | 422 };
+
+/** So many entries are named that are out of bounds. */
+const MOST_NAMED = 20;
 
 const refused = (problems: readonly Problem[], status: 400 | 422 = 422): ReadImport => ({
   ok: false,
@@ -57,5 +61,8 @@ function readNow(text: string): ReadImport {
     // By their numbers alone: sent again in another language they are the same.
     idOf: (n) => requireEntryId(idFrom(openedId, `entry ${n}`)),
   });
-  return { ok: true, entries, digest };
+  const outOfBounds = entries.flatMap((e) => boundsProblem(e) ?? []);
+  return outOfBounds.length > 0
+    ? refused(outOfBounds.slice(0, MOST_NAMED))
+    : { ok: true, entries, digest };
 }
