@@ -5,7 +5,8 @@ import { setSpeechSource } from '../src/messages/say';
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { answerVerify, type VerifyAnswer } from '../src/core/formats/verify-call';
+import { isKeyWord } from '../src/core/formats/origin';
+import { answerVerify, type VerifyAnswer, type VerifyCall } from '../src/core/formats/verify-call';
 import { FILE_PATH, PROBLEM, problemLine } from '../src/core/words/problem';
 
 const { LC_ALL, LC_MESSAGES, LANG } = process.env;
@@ -14,7 +15,8 @@ setSpeechSource(() => ({
   units: METRIC,
 }));
 
-const USAGE = 'usage: ./zealous verify FILE [--rule ID]… [--as-of TIME] [--json]';
+const USAGE =
+  'usage: ./zealous verify FILE [--rule ID]… [--as-of TIME] [--sealed] [--key KEY-OR-FILE] [--json]';
 
 const unusable = (path: string, message: string): VerifyAnswer => ({
   out: '',
@@ -22,8 +24,33 @@ const unusable = (path: string, message: string): VerifyAnswer => ({
   status: 2,
 });
 
-function readArguments():
-  { file: string; rules: string[]; asOf: string | undefined; json: boolean } | VerifyAnswer {
+/** The key that somebody named: its name or itself, or a file that bears it: a batch file, a key's copy, or a text with it. */
+function keyNamed(word: string): string | VerifyAnswer {
+  if (isKeyWord(word)) return word;
+  let text: string;
+  try {
+    text = readFileSync(word, 'utf8').trim();
+  } catch {
+    return unusable(
+      '--key',
+      `'${word}' is neither a key of 16 or 64 figures nor a file that can be read`,
+    );
+  }
+  if (isKeyWord(text)) return text;
+  try {
+    const key = (JSON.parse(text) as { trail?: { seal?: { key?: unknown } } }).trail?.seal?.key;
+    if (typeof key === 'string' && isKeyWord(key)) return key;
+  } catch {
+    // It is no JSON: said below.
+  }
+  return unusable(
+    '--key',
+    `'${word}' bears no key: give the one that is printed on a record, or a batch file that it signed`,
+  );
+}
+
+type VerifyArguments = { file: string } & VerifyCall;
+function readArguments(): VerifyArguments | VerifyAnswer {
   try {
     const { values, positionals } = parseArgs({
       allowPositionals: true,
@@ -31,6 +58,8 @@ function readArguments():
         rule: { type: 'string', multiple: true },
         'as-of': { type: 'string', multiple: true },
         json: { type: 'boolean' },
+        key: { type: 'string' },
+        sealed: { type: 'boolean' },
       },
     });
     const [file, extra] = positionals;
@@ -39,7 +68,12 @@ function readArguments():
       return unusable('FILE', `one file at a time; '${extra}' is a second one`);
     const asOf = values['as-of'] ?? [];
     if (asOf.length > 1) return unusable('--as-of', 'was given more than once');
-    return { file, rules: values.rule ?? [], asOf: asOf[0], json: values.json ?? false };
+    const key = values.key === undefined ? undefined : keyNamed(values.key);
+    if (typeof key === 'object') return key;
+    return {
+      ...{ file, rules: values.rule ?? [], asOf: asOf[0], json: values.json ?? false },
+      ...{ key, sealed: values.sealed ?? false },
+    };
   } catch (error) {
     const message = error instanceof Error ? error.message : String(error);
     return unusable(

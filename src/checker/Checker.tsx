@@ -1,6 +1,7 @@
 import { say } from '@/messages/say';
 import { useState, type ChangeEvent, type DragEvent } from 'react';
 import { Patterns } from '@/charts/Patterns';
+import { isKeyWord, originProblem } from '@/core/formats/origin';
 import { isoOf } from '@/core/quantity/instant';
 import { HeatRecord } from '@/features/record/ui/Record';
 import { Choices } from '@/ui/Choices';
@@ -59,10 +60,21 @@ function Drop({ onFile, again }: { onFile: (file: File) => void; again: boolean 
   );
 }
 
+/** Whether the file was signed by the key that stands on a record. */
+function keyFound(
+  { origin }: OpenedBatch,
+  typed: string,
+): { readonly hint: string } | { readonly problem: string } {
+  if (!isKeyWord(typed)) return { hint: say('checker.keyTypeIt') };
+  const problem = originProblem(origin, { key: typed }, sha256InWorker);
+  return problem === null ? { hint: say('checker.keySame') } : { problem };
+}
+
 function Found({ opened }: { opened: OpenedBatch }) {
   const [unit, setUnit] = useState<'C' | 'F'>(opened.file.site.unit ?? 'C');
   const [asOf, setAsOf] = useState(isoOf(opened.latest));
   const [printed, setPrinted] = useState('');
+  const [key, setKey] = useState('');
   const at = momentTyped(asOf);
   const same = sameDigest(printed, opened.digest);
   const { told } = opened;
@@ -108,6 +120,12 @@ function Found({ opened }: { opened: OpenedBatch }) {
                     ? say('checker.theSameRecordWasMade')
                     : say('checker.typeOrPasteCompare'),
                 })}
+          />
+          <Field
+            label={say('checker.keyPrinted')}
+            value={key}
+            onChange={(e) => setKey(e.target.value)}
+            {...keyFound(opened, key)}
           />
           <Field
             label={say('checker.judgedAsOf')}

@@ -6,6 +6,7 @@ import { rulesNamedIn } from '@/core/formats/bring';
 import { rulesForMethod } from '@/core/rules/library';
 import { entriesOfFile } from '@/core/formats/entries-of-file';
 import { checkTrail, type Sha256, type BatchHistory } from '@/core/formats/trail';
+import { originOf, originText, type Origin } from '@/core/formats/origin';
 import { sealLines } from '@/core/formats/verify-call';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { parseInstant, type Instant } from '@/core/quantity/instant';
@@ -21,6 +22,7 @@ export type OpenedBatch = {
   readonly file: BatchFile;
   readonly told: BatchHistory | null;
   /** Whether it holds all of its batch, and who signed that. */ readonly seal: readonly string[];
+  readonly origin: Origin;
   readonly digest: string;
   readonly latest: Instant;
 };
@@ -63,7 +65,14 @@ export function openFile(text: string, sha256: Sha256, now = Date.now()): Opened
     lots: null,
     file: parsed.file,
     told: trail.told,
-    seal: trail.told ? sealLines(trail.told.seal, sha256) : [],
+    origin: originOf(trail.told),
+    seal: [
+      ...(trail.told?.seal.is === 'whole' && trail.told.seal.notice !== null
+        ? [trail.told.seal.notice]
+        : []),
+      originText(originOf(trail.told), sha256),
+      ...(trail.told ? sealLines(trail.told.seal, sha256) : []),
+    ],
     digest: sha256(text),
     latest: latestOf(parsed.file, trail.told),
   };

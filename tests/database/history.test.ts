@@ -1,13 +1,14 @@
 import { spawnSync } from 'node:child_process';
-import { createHash } from 'node:crypto';
+import { createHash, generateKeyPairSync, sign } from 'node:crypto';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import canonicalize from 'canonicalize';
 import { sql } from 'kysely';
 import { readBatchFile } from '@/core/formats/batch-file';
-import { keyName } from '@/core/formats/seal';
+import { keyName, sealText } from '@/core/formats/seal';
 import { checkTrail } from '@/core/formats/trail';
+import { answerVerify } from '@/core/formats/verify-call';
 import { chainText, GENESIS, sequenceOf } from '@/core/log/entry';
 import { checkLog } from '@/db/check-log';
 import { chainCheckRepo } from '@/db/repositories/chain-checks';
@@ -230,7 +231,7 @@ test('a value is changed in a file and every hash made anew: the signature does 
     ends.set(sequenceOf(link), e.hash);
     prev = e.hash;
   }
-  expect(checked(file)).toMatch(/Entries are missing/);
+  expect(checked(file)).toMatch(/All 3\d entries are here, but one of them is not what was sealed/);
   // Whoever mends the seal too has no key for it.
   const seal = file.trail.seal as unknown as Record<string, { n: number; hash: string }>;
   seal.own!.hash = ends.get(kept.heap)!;
@@ -238,10 +239,44 @@ test('a value is changed in a file and every hash made anew: the signature does 
   expect(checked(file)).toMatch(/signature does not fit/);
 });
 
-test('the seal is taken off a file: it is read, and said to show nothing of what was left out', () => {
+/** What `verify` answers of a file. */
+const verified = (file: Trail, more: { key?: string; sealed?: boolean } = {}) =>
+  answerVerify(JSON.stringify(file), { rules: [], json: false, ...more }, sha256);
+const keyHere = (): string => keyName(siteKey()!.publicKey, sha256);
+
+test('the seal is taken off a file: it is read, and its first line says that its origin is not shown', () => {
   const file = fileNow();
+  expect(verified(file).out).toMatch(new RegExp(`^Signed by key ${keyHere()}\\.`));
+  expect(verified(file, { sealed: true, key: keyHere() }).status).toBeLessThan(2);
+  expect(verified(file, { key: siteKey()!.publicKey }).status).toBeLessThan(2);
   delete file.trail.seal;
   expect(checked(file)).toBe('none');
+  expect(verified(file).out).toMatch(/^Origin not shown: the file bears no seal/);
+  expect(verified(file, { sealed: true })).toMatchObject({ status: 3, out: '' });
+  expect(verified(file, { key: keyHere() }).errors[0]).toMatch(/bears no seal/);
+  const json = answerVerify(JSON.stringify(file), { rules: [], json: true }, sha256);
+  expect(JSON.parse(json.out)).toMatchObject({ origin: { is: 'not-shown', why: 'no-seal' } });
+});
+
+test('a seal by another key, or by none, passes for no other: asked for the printed key the answer is 3', () => {
+  const file = fileNow();
+  const seal = file.trail.seal as unknown as Parameters<typeof sealText>[0] & {
+    key: string | null;
+    signature: string | null;
+  };
+  const { publicKey, privateKey } = generateKeyPairSync('ed25519');
+  seal.key = publicKey.export({ format: 'der', type: 'spki' }).subarray(-32).toString('hex');
+  seal.signature = sign(null, Buffer.from(sealText(seal)), privateKey).toString('hex');
+  const theirs = keyName(seal.key, sha256);
+  expect(verified(file).out).toMatch(new RegExp(`^Signed by key ${theirs}`));
+  expect(verified(file, { sealed: true }).status).toBeLessThan(2);
+  expect(verified(file, { key: keyHere() })).toMatchObject({
+    status: 3,
+    errors: [`trail.seal: It was signed by key ${theirs}, not by ${keyHere()}.`],
+  });
+  seal.key = seal.signature = null;
+  expect(verified(file).out).toMatch(/^Origin not shown: nobody signed the seal/);
+  expect(verified(file, { sealed: true }).status).toBe(3);
 });
 
 test('another key signs: the file says whose, and it is not the one that is printed', async () => {

@@ -98,6 +98,10 @@ function isWhole(
   return entries.length === end.n && (before?.hash ?? GENESIS) === end.hash;
 }
 
+/** What is wrong with a sequence that is not what was sealed: it is shorter or longer, or as long and another. */
+const lackOf = (have: number, of: number): string =>
+  have === of ? PROBLEM.sealChanged(of) : PROBLEM.sealMissing(have, of);
+
 type Site = { readonly id: string; readonly name: string; readonly timeZone: string };
 
 /**
@@ -125,9 +129,8 @@ export function checkSeal(
     return wrong('.signature', PROBLEM.sealForged());
   const own = entries.filter((e) => e.batch === seal.batch);
   const ofSite = entries.filter((e) => isSiteSequence(e));
-  if (!isWhole(own, seal.own)) return wrong('.own', PROBLEM.sealMissing(own.length, seal.own.n));
-  if (!isWhole(ofSite, seal.ofSite))
-    return wrong('.ofSite', PROBLEM.sealMissing(ofSite.length, seal.ofSite.n));
+  if (!isWhole(own, seal.own)) return wrong('.own', lackOf(own.length, seal.own.n));
+  if (!isWhole(ofSite, seal.ofSite)) return wrong('.ofSite', lackOf(ofSite.length, seal.ofSite.n));
   return {
     check: {
       ...{ is: 'whole', entries: own.length + ofSite.length, key: seal.key, log: seal.log },

@@ -18,6 +18,7 @@ import { policyText } from '../words/policy';
 import { problemLine, PROBLEM, type Problem } from '../words/problem';
 import { plainText, statusWord, verdictSentence } from '../evidence/verdict-words';
 import { evidenceOf, ownRulesOf, readBatchFile, type BatchFile } from './batch-file';
+import { originOf, originProblem, originText, type AskedOrigin, type Origin } from './origin';
 import { keyName, type SealCheck } from './seal';
 import { checkTrail, type Sha256, type BatchHistory } from './trail';
 import { verdictJson } from './verdict-json';
@@ -27,13 +28,13 @@ export type VerifyCall = {
   readonly rules: readonly string[];
   readonly asOf?: string | undefined;
   readonly json: boolean;
-};
+} & AskedOrigin;
 
 /** What it answers: text for standard output, lines for standard error, exit status. */
 export type VerifyAnswer = {
   readonly out: string;
   readonly errors: readonly string[];
-  readonly status: 0 | 1 | 2;
+  /** 3: the file is not sealed by whom was asked for. */ readonly status: 0 | 1 | 2 | 3;
 };
 
 const refused = (problems: readonly Problem[]): VerifyAnswer => ({
@@ -68,6 +69,9 @@ export function answerVerify(text: string, call: VerifyCall, sha256: Sha256): Ve
   if (!parsed.ok) return refused([...problems, ...parsed.problems]);
   const trail = checkTrail(parsed.file, sha256);
   if (!trail.ok) return refused([...problems, ...trail.problems]);
+  const origin = originOf(trail.told);
+  const foreign = originProblem(origin, call, sha256);
+  if (foreign !== null) return { out: '', errors: [`trail.seal: ${foreign}`], status: 3 };
   const own = ownRulesOf(parsed.file.rules);
   const named: Rule[] = [];
   for (const id of new Set(call.rules)) {
@@ -82,6 +86,8 @@ export function answerVerify(text: string, call: VerifyCall, sha256: Sha256): Ve
   const out = call.json
     ? JSON.stringify(
         {
+          // A file without entries is answered as it always was.
+          ...(trail.told === null ? {} : { origin: originJson(origin, trail.told, sha256) }),
           verdicts: assessed.map((r) => verdictJson(r.assessment.verdict)),
           doses: dosesOf(prepared),
           hotShare: hotShare(prepared),
@@ -101,12 +107,21 @@ export function answerVerify(text: string, call: VerifyCall, sha256: Sha256): Ve
   };
 }
 
+/** Who vouches for a file, and how far, for a program. */
+function originJson(origin: Origin, { seal, head, entries }: BatchHistory, sha256: Sha256): object {
+  return {
+    ...origin,
+    ...(origin.is === 'signed' ? { keyName: keyName(origin.key, sha256) } : {}),
+    ...(seal.is === 'whole' ? { notice: seal.notice, log: seal.log } : {}),
+    ...{ entries, head },
+  };
+}
+
 /** Whether all of a batch is in its file, and who signed that. */
 export function sealLines(seal: SealCheck, sha256: Sha256): string[] {
   if (seal.is === 'none') return [say('formats.sealNone')];
-  const { entries, key, log, notice } = seal;
+  const { entries, key, log } = seal;
   return [
-    ...(notice === null ? [] : [notice]),
     key === null
       ? say('formats.sealUnsigned', { entries })
       : say('formats.sealWhole', { entries, key: keyName(key, sha256) }),
@@ -114,8 +129,13 @@ export function sealLines(seal: SealCheck, sha256: Sha256): string[] {
   ];
 }
 
+/** What the installation that sealed a file knew not to fit in its log comes before all else. */
+const noticeOf = ({ seal }: BatchHistory): readonly string[] =>
+  seal.is === 'whole' && seal.notice !== null ? [seal.notice] : [];
+
 const fileText = (text: string, told: BatchHistory | null, sha256: Sha256): string =>
   [
+    ...(told ? [...noticeOf(told), originText(originOf(told), sha256)] : []),
     say('formats.fileSha256', { text: sha256(text) }),
     told
       ? say('formats.logEntriesTheirChainChecked', {

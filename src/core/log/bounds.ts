@@ -102,7 +102,7 @@ function unknownBytes(shape: z.ZodType, value: unknown): number {
   if (!(shape instanceof z.ZodObject)) return 0;
   const named = shape.shape as Readonly<Record<string, z.ZodType>>;
   return sum(
-    Object.entries(value).map(([key, part]) => {
+    Object.entries(value as Readonly<Record<string, unknown>>).map(([key, part]) => {
       const known = named[key];
       return known ? unknownBytes(known, part) : bytesOf({ [key]: part });
     }),

@@ -71,6 +71,7 @@ export const PROBLEM = {
   },
   sealOtherSite: () => say('terms.sealOtherSite'),
   sealForged: () => say('terms.sealForged'),
+  sealChanged: (of: number) => say('terms.sealChanged', { of }),
   sealMissing: (have: number, of: number) => say('terms.sealMissing', { have, of }),
   get noOpening() {
     return say('terms.theEntriesDoNotDescribe');

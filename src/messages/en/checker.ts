@@ -37,4 +37,7 @@ export const enChecker = {
   lotsFile: 'Lots file (open JSON)',
   compareKey:
     'Compare the key with the one printed on the record. It shows who sealed the file; it cannot show that a reading was true when it was typed.',
+  keyPrinted: 'Key printed on the record',
+  keyTypeIt: 'Four groups of four, such as 7DBB 554D 0F1A 22C9.',
+  keySame: 'The same key signed this file.',
 } as const;

@@ -47,4 +47,12 @@ export const enFormats = {
     'Whole ({entries, number} of {entries, number} entries of the batch and the site). No signature.',
   sealNone: 'No seal: an older file. Nothing shows whether entries were left out.',
   logEnd: 'The log of the site ended at entry {seq} on {at}: {hash}',
+  originSigned: 'Signed by key {key}. Compare it with the key that is printed on the record.',
+  originNoEntries:
+    'Origin not shown: the file carries no log entries, so anybody could have written it.',
+  originNoSeal:
+    'Origin not shown: the file bears no seal. Entries may have been left out, and anybody could have written it.',
+  originNoSignature:
+    'Origin not shown: nobody signed the seal, so anybody could have written the file.',
+  originOtherKey: 'It was signed by key {key}, not by {asked}.',
 } as const;

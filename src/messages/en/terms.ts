@@ -408,6 +408,8 @@ export const enTerms = {
     'The site or its time zone is not the one that this file was sealed for: it was changed after it left the site.',
   sealForged:
     'The signature does not fit what it should cover: the seal was changed after it was made.',
+  sealChanged:
+    'All {of, number} entries are here, but one of them is not what was sealed: a value, a time or a name was changed.',
   sealMissing: 'Entries are missing: {have, number} of {of, number} are here.',
   traineesRound: 'A trainee’s check counts once somebody else has checked it.',
 } as const;

@@ -37,4 +37,7 @@ export const esChecker = {
   lotsFile: 'Archivo de partidas (JSON abierto)',
   compareKey:
     'Compara la clave con la impresa en el registro. Muestra quién selló el archivo; no puede mostrar que una lectura fuera cierta al escribirla.',
+  keyPrinted: 'Clave impresa en el registro',
+  keyTypeIt: 'Cuatro grupos de cuatro, como 7DBB 554D 0F1A 22C9.',
+  keySame: 'La misma clave firmó este archivo.',
 };

@@ -47,4 +47,12 @@ export const esFormats = {
     'Completo ({entries, number} de {entries, number} registros del lote y del sitio). Sin firma.',
   sealNone: 'Sin sello: un archivo anterior. Nada muestra si faltan registros.',
   logEnd: 'El registro del sitio terminaba en el asiento {seq} el {at}: {hash}',
+  originSigned: 'Firmado con la clave {key}. Compárala con la que está impresa en el registro.',
+  originNoEntries:
+    'Origen no mostrado: el archivo no trae asientos, así que cualquiera pudo escribirlo.',
+  originNoSeal:
+    'Origen no mostrado: el archivo no lleva sello. Pueden faltar asientos, y cualquiera pudo escribirlo.',
+  originNoSignature:
+    'Origen no mostrado: nadie firmó el sello, así que cualquiera pudo escribir el archivo.',
+  originOtherKey: 'Se firmó con la clave {key}, no con {asked}.',
 };

@@ -408,6 +408,8 @@ export const esTerms = {
     'El sitio o su zona horaria no son los del sello de este archivo: se cambiaron después de salir del sitio.',
   sealForged:
     'La firma no corresponde a lo que debe cubrir: el sello se cambió después de hacerse.',
+  sealChanged:
+    'Están los {of, number} asientos, pero uno no es el que se selló: se cambió un valor, una hora o un nombre.',
   sealMissing: 'Faltan registros: aquí hay {have, number} de {of, number}.',
   traineesRound: 'El control de un aprendiz cuenta cuando otra persona lo revise.',
 };
