@@ -26,10 +26,17 @@ export type OutboxItem = ItemName & {
   readonly photo?: Blob;
 };
 
+/** A person's account or a shared phone, as the page names it. */
+export type Named = { readonly id: string; readonly name: string };
 type Device = {
   readonly enteredAt: string;
   /** The site whose page it was typed on. */
   readonly site?: string;
+  /** Who had signed in on that page; or the shared phone that it was. */
+  readonly person?: Named;
+  readonly phone?: Named;
+  /** Who sends it instead, by a press of their own. */
+  readonly handedTo?: string;
   readonly clockAheadMs: number;
   readonly units?: UnitSystem;
 };
@@ -52,6 +59,39 @@ function siteOpen(): Pick<Device, 'site'> {
   return site ? { site } : {};
 }
 
+/** Who uses this device, as the page that is open says: somebody who has signed in, or whoever holds a shared phone. */
+export type DeviceUser = { readonly person?: Named; readonly phone?: Named };
+export function deviceUser(): DeviceUser {
+  const page = (globalThis as { document?: Document }).document;
+  const {
+    userKind,
+    userId = '',
+    userName = '',
+  } = page?.querySelector<HTMLElement>('[data-user-kind]')?.dataset ?? {};
+  const named = { id: userId, name: userName };
+  if (userKind === 'person') return { person: named };
+  return userKind === 'phone' ? { phone: named } : {};
+}
+
+/** Whose an entry is that waits, if somebody else uses the device now: it waits for them. Null: it is whoever's uses it. */
+export function waitsFor({ data }: Form, user: DeviceUser): Named | null {
+  const { person, phone, handedTo } = (data.device as Device | undefined) ?? {};
+  if (handedTo !== undefined && handedTo === user.person?.id) return null;
+  const [whose, now] = person ? [person, user.person] : [phone, user.phone];
+  return whose === undefined || whose.id === now?.id ? null : whose;
+}
+
+/** The names of those whose entries wait, each once. */
+export const whoseItems = (items: readonly OutboxItem[]): string[] => [
+  ...new Set(items.map(({ form }) => deviceOf(form)?.person?.name ?? form.by)),
+];
+
+/** An entry that somebody else sends who has signed in here. @param to the id of their account */
+export const handedOver = (form: Form, to: string): Form => ({
+  ...form,
+  data: { ...form.data, device: { ...(form.data.device as Device), handedTo: to } },
+});
+
 /** A form with the device's word on its clock, its units and its site. @param now hub's time, as far as the device knows it, ms */
 export const stamped = (form: Form, now: number, clockAheadMs: number): Form => {
   const enteredAt = new Date(now).toISOString();
@@ -60,7 +100,10 @@ export const stamped = (form: Form, now: number, clockAheadMs: number): Form => 
     at: form.at ?? enteredAt,
     data: {
       ...form.data,
-      device: { enteredAt, clockAheadMs, ...unitsTyped(), ...siteOpen() } satisfies Device,
+      device: {
+        ...{ enteredAt, clockAheadMs },
+        ...{ ...unitsTyped(), ...siteOpen(), ...deviceUser() },
+      } satisfies Device,
     },
   };
 };

@@ -328,6 +328,49 @@ test('passwords are kept as argon2id, tokens as their hash, and guessing is coun
   expect(answers).toContain(429);
 }, 60_000);
 
+test('guessing at a name shuts out neither its owner nor the device on which they signed in before; who guesses waits', async () => {
+  await joinBy(app.base, await invite('crew', 'Smew'), 'Smew');
+  const signIn = async (password: string, from: string, cookie = '') => {
+    const answer = await fetch(`${app.base}/api/sign-in`, {
+      ...{ method: 'POST', redirect: 'manual' as const },
+      headers: { 'x-forwarded-for': from, cookie },
+      body: new URLSearchParams({ username: 'smew', password }),
+    });
+    const known = answer.headers.getSetCookie().find((c) => c.startsWith('zh_known='));
+    return { to: answer.headers.get('location') ?? '', known: known?.split(';')[0] ?? '' };
+  };
+  const right = 'many warm heaps';
+  // One try from each of many places: the right password from another one is taken at once.
+  for (let i = 1; i <= 24; i += 1)
+    expect((await signIn('guess', `198.51.100.${i}`)).to).toMatch(/problem=wrong/);
+  const { to, known } = await signIn(right, '198.51.100.200');
+  expect(to).toBe('/');
+  // Many from one place, which in IPv6 is 64 bits: soon each waits, and is told so, also with the right password.
+  const tries = [];
+  for (let i = 1; i <= 14; i += 1) tries.push((await signIn('guess', `2001:db8::${i}`)).to);
+  expect(tries.slice(0, 8).every((t) => t.includes('problem=wrong'))).toBe(true);
+  expect(tries.at(-1)).toMatch(/problem=wait&wait=\d+|429/);
+  const shut = await signIn(right, '2001:db8::99');
+  expect(shut.to).not.toBe('/');
+  // The device that signed in before stands in that very place, and need not wait; one that only says so must.
+  expect((await signIn(right, '2001:db8::99', known)).to).toBe('/');
+  expect((await signIn(right, '2001:db8::99', `${known.slice(0, -3)}abc`)).to).not.toBe('/');
+}, 60_000);
+
+test('of five who come in by one link at once, one has an account, and the names of the others are free', async () => {
+  const token = await invite('crew', 'Whinchat');
+  const join = (username: string): Promise<Response> =>
+    fetch(`${app.base}/api/join`, {
+      ...{ method: 'POST', redirect: 'manual' as const },
+      body: new URLSearchParams({ token, name: 'Whinchat', username, password: 'many warm heaps' }),
+    });
+  const names = ['whin-a', 'whin-b', 'whin-c', 'whin-d', 'whin-e'];
+  await Promise.all(names.map(join));
+  const { rows } = await sql<{ username: string }>`
+    select username from "user" where username like 'whin-%'`.execute(app.database.admin);
+  expect(rows).toHaveLength(1);
+}, 60_000);
+
 test('a session that ends while something is logged: it waits on the device, which says so, and goes after the next sign-in', async () => {
   const cookie = await joinBy(app.base, await invite('recorder', 'Linnet'), 'Linnet');
   const { page, close } = await app.page({ width: 390, height: 844, phone: true }, cookie);

@@ -18,6 +18,8 @@ const EnteredBySchema = z.object({
   countsAtOnce: z.literal(true).optional(),
   /** The shared phone that it was logged on; absent: the person had signed in. */
   device: z.object({ id: z.string(), name: z.string() }).optional(),
+  /** Who logged it, where somebody else sent it: it had waited on the device, and was handed over. */
+  loggedBy: z.object({ name: z.string(), role: z.enum(MEMBER_ROLES) }).optional(),
 });
 export type EnteredBy = z.output<typeof EnteredBySchema>;
 
@@ -26,9 +28,11 @@ export const isSameName = (a: string, b: string): boolean => nameKey(a) === name
 const nameKey = (name: string): string =>
   name.trim().replace(/\s+/g, ' ').normalize('NFC').toLowerCase();
 
-/** Whether a trainee's sign-in brought an entry. */
-export const isByTrainee = (data: object): boolean =>
-  (data as { enteredBy?: { role?: unknown } }).enteredBy?.role === 'trainee';
+/** Whether a trainee logged an entry, whoever sent it. */
+export function isByTrainee(data: object): boolean {
+  const { enteredBy } = data as { enteredBy?: { role?: unknown; loggedBy?: { role?: unknown } } };
+  return (enteredBy?.loggedBy ?? enteredBy)?.role === 'trainee';
+}
 
 /** Whether somebody else is to check an entry before it counts. */
 export const isToBeChecked = (data: object): boolean =>

@@ -90,6 +90,11 @@ export const DeviceSchema = z.looseObject({
   units: z.enum(UNIT_SYSTEMS).optional(),
   /** The site whose page it was typed on; absent: devices knew of one site alone. */
   site: z.string().optional(),
+  /** Who had signed in on that page, or whose shared phone it was; absent: devices did not say. */
+  person: z.looseObject({ id: z.string(), name: z.string() }).optional(),
+  phone: z.looseObject({ id: z.string(), name: z.string() }).optional(),
+  /** Somebody else sends what waits here, by a press that names both: the id of their account. */
+  handedTo: z.string().optional(),
 });
 /** Clocks that differ by less are the same clock. */
 export const CLOCK_TOLERANCE_MS = 2 * MS.minute;

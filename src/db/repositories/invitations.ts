@@ -114,6 +114,15 @@ export const invitationRepo = (db: Db) => ({
     return { invitation: invitationOfRow(r), state: stateOf(r, now) };
   },
   useInvitation: (id: string, at: number) => use(db, id, at),
+  /** Gives an invitation back that was used up for an account that could not be made. @param at when it was used up */
+  async reopenInvitation(id: string, at: number): Promise<void> {
+    await db
+      .updateTable('invitation')
+      .set({ used_at: null })
+      .where('id', '=', id)
+      .where('used_at', '=', new Date(at))
+      .execute();
+  },
   /** Invitations of a site that nobody has used yet, the newest first. */
   async openInvitations(site: string, now: number): Promise<Invitation[]> {
     const rows = await db

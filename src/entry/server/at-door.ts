@@ -1,6 +1,7 @@
 import { say } from '@/messages/say';
 import { theDb } from '@/db/context';
 import { ratesRepo } from '@/db/repositories/rates';
+import { addressBlock } from '@/platform/address-block';
 import { isFormOfPage } from '@/platform/body';
 import { now } from '@/platform/clock';
 import { newId } from '@/platform/ids';
@@ -54,7 +55,7 @@ const answer = (request: Request, { status, message, headers = {} }: Answer): Re
 async function tooOften(door: Door, at: number): Promise<Answer | null> {
   const since = at - (at % MINUTE_MS);
   const rates = ratesRepo(theDb());
-  const n = await rates.count(door, currentAddress(), since);
+  const n = await rates.count(door, addressBlock(currentAddress()), since);
   // Once in a while, by whoever comes first in a new minute.
   if (n === 1) await rates.forget(at - KEEP_MS);
   if (n <= DOORS[door]) return null;

@@ -6,7 +6,7 @@ import {
   type CorrectionSubject,
 } from '@/core/access/roles';
 import { enteredByOf, isSameName, type EnteredBy } from '@/core/log/entered-by';
-import type { NewEntry } from '@/core/log/entry';
+import { deviceOf, type NewEntry } from '@/core/log/entry';
 import { zoneOf } from '@/core/quantity/calendar';
 import { listText } from '@/core/quantity/format';
 import type { Problem } from '@/core/words/problem';
@@ -54,10 +54,13 @@ async function whoBrings(
   db: Db,
   site: Site,
   { person, device }: Access,
-  { by, kind }: NewEntry,
+  entry: NewEntry,
 ): Promise<Identified> {
+  const { by, kind } = entry;
   // What a phone says by itself is nobody's work: whoever holds it brings it.
   const isWork = kind !== 'witness';
+  const other = isWork ? await otherHand(db, site, { person, device }, entry) : null;
+  if (other !== null) return other;
   if (person?.role) {
     const { id, name, role } = person;
     return isWork && logsInOwnName(role) && !isSameName(by, name)
@@ -67,6 +70,31 @@ async function whoBrings(
   return device
     ? namedOnDevice(db, site, device, by, isWork)
     : refused('by', say('people.signInFirst'), true);
+}
+
+/**
+ * An entry that somebody else logged on this device than uses it now. It waits for them, or is sent by whoever has signed in, by a press
+ * that named both: then it stays the work of who logged it. Null: it is whoever's uses the device, or does not say.
+ */
+async function otherHand(
+  db: Db,
+  site: Site,
+  { person, device }: Pick<Access, 'person' | 'device'>,
+  { by, data }: NewEntry,
+): Promise<Identified | null> {
+  const { person: typist, phone, handedTo } = deviceOf(data) ?? {};
+  const [whose, here] = typist ? [typist, person] : [phone, device];
+  if (whose === undefined || whose.id === here?.id) return null;
+  if (!person?.role || handedTo !== person.id)
+    return refused('person', say('people.waitsFor', { name: whose.name }), true);
+  const members = await memberRepo(db).members(site.id);
+  const logged = typist
+    ? members.find((m) => m.person === typist.id)
+    : members.find((m) => isSameName(m.name, by));
+  // Somebody who has no place here any more is looked over like a trainee.
+  const loggedBy = { name: logged?.name ?? by, role: logged?.role ?? ('trainee' as const) };
+  const { id, name, role } = person;
+  return { ok: true, enteredBy: await enteredAs(db, site, { person: id, name, role, loggedBy }) };
 }
 
 /** Somebody of the site, as a shared phone names them: it is the phone that was let in, the name says whose hand it is in. */
@@ -92,7 +120,7 @@ async function namedOnDevice(
 
 /** Who brings an entry, with what the site has laid down about trainees by now. */
 async function enteredAs(db: Db, site: Site, by: EnteredBy): Promise<EnteredBy> {
-  if (by.role !== 'trainee') return by;
+  if ((by.loggedBy ?? by).role !== 'trainee') return by;
   const { traineesCountAtOnce } = await snapshotRepo(db).siteState(site);
   return traineesCountAtOnce ? { ...by, countsAtOnce: true } : by;
 }

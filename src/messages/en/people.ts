@@ -235,4 +235,7 @@ export const enPeople = {
     'Somebody at this site has this name already. Add an initial or a last name, so that the log can tell the two apart.',
   nameTwice:
     'Two people at this site are called {by}, and this phone cannot tell which of them it is. A manager takes one of them off, and invites them again under another name.',
+  waitToSignIn:
+    'There were many wrong tries at this name. Wait {minutes, plural, one {a minute} other {# minutes}}, then try again. On a device where you have signed in before you need not wait.',
+  waitsFor: '{name} logged this: it waits on this device until {name} signs in here.',
 } as const;

@@ -18,4 +18,11 @@ export const enWaiting = {
   yesDeleteForGood: 'Yes, delete it for good',
   leaveItHere: 'Leave it here',
   deleteIt: 'Delete it',
+  waitsForOther: '{name} logged this. It waits on this device until {name} signs in here.',
+  sendInMyName: 'Send it as {me}',
+  handedOverHow:
+    'The log will say that {name} logged it and {me} sent it. What a trainee logged still has to be checked.',
+  sendBothNamed: 'Send: logged by {name}, sent by {me}',
+  othersWait:
+    '{n, plural, one {One entry of {names} waits} other {# entries of {names} wait}} on this device. They are sent when the same person signs in here.',
 } as const;

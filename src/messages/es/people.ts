@@ -241,4 +241,7 @@ export const esPeople = {
     'Alguien de este sitio ya se llama así. Añade una inicial o un apellido, para que en el registro se vea quién es quién.',
   nameTwice:
     'Dos personas de este sitio se llaman {by}, y este teléfono no sabe cuál de ellas es. Quien dirige el sitio quita a una de ellas y la invita de nuevo con otro nombre.',
+  waitToSignIn:
+    'Hubo muchos intentos fallidos con este nombre. Espera {minutes, plural, one {un minuto} many {# minutos} other {# minutos}} y prueba otra vez. En un aparato donde ya entraste antes no hace falta esperar.',
+  waitsFor: 'Lo anotó {name}: espera en este aparato hasta que {name} entre aquí.',
 };

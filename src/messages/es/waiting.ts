@@ -19,4 +19,11 @@ export const esWaiting = {
   yesDeleteForGood: 'Sí, borrarlo para siempre',
   leaveItHere: 'Dejarlo aquí',
   deleteIt: 'Borrarlo',
+  waitsForOther: 'Lo anotó {name}. Espera en este aparato hasta que {name} entre aquí.',
+  sendInMyName: 'Enviarlo como {me}',
+  handedOverHow:
+    'El registro dirá que lo anotó {name} y lo envió {me}. Lo que anotó un aprendiz todavía se debe revisar.',
+  sendBothNamed: 'Enviar: anotado por {name}, enviado por {me}',
+  othersWait:
+    '{n, plural, one {Un asiento de {names} espera} many {# asientos de {names} esperan} other {# asientos de {names} esperan}} en este aparato. Se envían cuando la misma persona entra aquí.',
 };

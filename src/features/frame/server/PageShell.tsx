@@ -61,6 +61,7 @@ export function PageShell({
     <AppShell
       site={s.site.name}
       siteId={s.site.id}
+      user={s.user}
       madeAt={s.now}
       head={s.head}
       keep={[

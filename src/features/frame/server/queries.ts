@@ -1,7 +1,7 @@
 import { currentUnits, say } from '@/messages/say';
 import { notFound, redirect } from 'next/navigation';
 import { logsInOwnName, may, type Action } from '@/core/access/roles';
-import { deviceOfKey } from '@/db/access';
+import { deviceOfKey, type Access } from '@/db/access';
 import { currentAccess, publicSite, theDb, theSite } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import { chainRepo } from '@/db/repositories/chain';
@@ -24,6 +24,8 @@ type AirPoint = { readonly at: number; readonly celsius: number };
 export type PageContext = {
   readonly site: Site;
   readonly prefs: Prefs;
+  /** Who uses the device: somebody who has signed in, or whoever holds a shared phone; null: neither. */
+  readonly user: PageUser | null;
   /** Whether whoever asks keeps the record: corrects, checks what trainees logged. */ readonly records: boolean;
   /** Whether whoever asks may change rules and what else is the manager's. */ readonly manages: boolean;
   readonly unit: TempUnit;
@@ -42,6 +44,17 @@ export type PageContext = {
   readonly airText: string;
   readonly lastText: string;
 };
+
+/** Entries that wait on a device are whoever's who used it then: a page says who that is. */
+export type PageUser = {
+  readonly kind: 'person' | 'phone';
+  readonly id: string;
+  readonly name: string;
+};
+function userOf({ person, device }: Access): PageUser | null {
+  if (person) return { kind: 'person', id: person.id, name: person.name };
+  return device && { kind: 'phone', id: device.id, name: device.name };
+}
 
 /** What every page needs: the site, this device's choices, all heaps, the air. Sends a new site to be named first. */
 export async function loadPageContext(action?: Action): Promise<PageContext> {
@@ -98,6 +111,7 @@ async function contextOf(site: Site): Promise<PageContext> {
   return {
     site,
     prefs,
+    user: userOf(await currentAccess()),
     records: may((await currentAccess()).role, 'log', { kind: 'entry-check' }),
     manages: may((await currentAccess()).role, 'manage-people'),
     unit,

@@ -73,6 +73,7 @@ const SignedOut = () => (
 export function AppShell({
   site,
   siteId,
+  user,
   madeAt,
   head,
   keep,
@@ -86,6 +87,8 @@ export function AppShell({
 }: {
   site: string;
   siteId: string;
+  /** Who uses the device, for what waits on it. */
+  user: { readonly kind: string; readonly id: string; readonly name: string } | null;
   /** When the page was made. */ madeAt: number;
   /** Where the log ended then. */ head: string;
   keep: readonly string[];
@@ -98,7 +101,13 @@ export function AppShell({
   children: ReactNode;
 }) {
   return (
-    <div className="min-h-dvh flex flex-col" data-site={siteId}>
+    <div
+      className="min-h-dvh flex flex-col"
+      data-site={siteId}
+      data-user-kind={user?.kind}
+      data-user-id={user?.id}
+      data-user-name={user?.name}
+    >
       <a
         href="#main"
         className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-sheet focus:p-2"

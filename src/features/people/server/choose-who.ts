@@ -26,7 +26,7 @@ const PIN_TRIES = 10;
 async function checkPin(person: string, pin: string): Promise<boolean> {
   const { site, device } = await currentAccess();
   if (!site || !device) return false;
-  if (await isTriedTooOften('pin', `${device.id} ${person}`, PIN_TRIES)) return false;
+  if (await isTriedTooOften(`${device.id} ${person}`, PIN_TRIES)) return false;
   const hash = await pinRepo(theDb()).pinHashOf(site.id, person);
   if (hash === null || !(await matchesSecret(hash, pin))) return false;
   await pinRepo(theDb()).noteHand({ site: site.id, device: device.id, person }, now());

@@ -1,3 +1,4 @@
+import { rememberDevice } from './known-device';
 import { SHORTEST_PASSWORD, theAuth } from '@/db/auth';
 import { deviceCookieName } from '@/db/access';
 import { currentAccess, theDb } from '@/db/context';
@@ -47,14 +48,16 @@ async function joinSite(
 }
 
 /** Gives somebody who has an account the place that an invitation names. */
-const joinAsMe = async (
+async function joinAsMe(
   invitation: Invitation,
   { id, name }: { readonly id: string; readonly name: string },
   back: string,
-): Promise<Response> =>
-  (await isNameTaken(invitation.site, name, id))
-    ? sendBack(back, { problem: 'name-taken' })
-    : letIn(invitation, id, [], back);
+): Promise<Response> {
+  if (await isNameTaken(invitation.site, name, id))
+    return sendBack(back, { problem: 'name-taken' });
+  const isOpen = await invitationRepo(theDb()).useInvitation(invitation.id, now());
+  return isOpen ? letIn(invitation, id, []) : sendOn(back);
+}
 
 /** Makes somebody's account, and gives it the place. */
 async function joinAnew(
@@ -69,9 +72,15 @@ async function joinAnew(
   const { password, name, username } = parsed.data;
   if (await isNameTaken(invitation.site, name)) return refuse('name-taken');
   if (isEasyToGuess(password, [name, username])) return refuse('easy');
+  // Used up first: of several who come in by one link at once, the others get no account that would hold its name.
+  const at = now();
+  if (!(await invitationRepo(theDb()).useInvitation(invitation.id, at))) return sendOn(back);
   const account = await createAccount(parsed.data);
-  if (account === 'taken') return refuse('taken');
-  return letIn(invitation, account.person, account.cookies, back);
+  if (account === 'taken') {
+    await invitationRepo(theDb()).reopenInvitation(invitation.id, at);
+    return refuse('taken');
+  }
+  return letIn(invitation, account.person, [...account.cookies, rememberDevice(username)]);
 }
 
 /** Gives somebody a new password, by a link that a manager made for them. */
@@ -119,14 +128,12 @@ async function createAccount({
   }
 }
 
-/** Gives a person the place that an invitation names, if it is still open. */
+/** Gives a person the place that an invitation names, which was used up for it. */
 async function letIn(
-  { id, letsIn, site, role, partner }: Invitation,
+  { letsIn, site, role, partner }: Invitation,
   person: string,
   cookies: readonly string[],
-  back: string,
 ): Promise<Response> {
-  if (!(await invitationRepo(theDb()).useInvitation(id, now()))) return sendOn(back, cookies);
   if (letsIn === 'first') await invitationRepo(theDb()).withdrawFirstLinks(now());
   const there = site ?? (letsIn === 'first' ? ((await siteRepo(theDb()).ids())[0] ?? null) : null);
   const as = letsIn === 'first' ? 'manager' : role;

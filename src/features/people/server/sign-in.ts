@@ -4,10 +4,10 @@ import { currentAccess, theDb } from '@/db/context';
 import { auditRepo } from '@/db/repositories/audit';
 import { memberRepo } from '@/db/repositories/members';
 import { now } from '@/platform/clock';
-import { sha256 } from '@/platform/hash';
 import { currentHeaders, inSite, isFromThisMachine } from '@/platform/current-request';
 import { env } from '@/platform/env';
-import { isTriedTooOften } from './tries';
+import { knownDevice, rememberDevice } from './known-device';
+import { waitBeforeTry } from './tries';
 import { cookieOf, fieldsOf, safePath, sendBack, sendOn } from '@/entry/server/forms';
 
 /** Whether the made-up people may be picked: on the demo, on this machine alone. */
@@ -19,8 +19,16 @@ export async function signIn(request: Request): Promise<Response> {
   const signed = await (person !== undefined && isDemoHere()
     ? pickPerson(person)
     : checkPassword(username.trim(), password));
+  if (signed !== null && 'waitS' in signed)
+    return sendBack('/sign-in', {
+      ...{ problem: 'wait', wait: String(signed.waitS), username: username.slice(0, 40) },
+      ...(next === undefined ? {} : { next }),
+    });
   if (signed !== null && 'codeWanted' in signed)
-    return sendOn(`/sign-in/code?next=${encodeURIComponent(safePath(next))}`, signed.cookies);
+    return sendOn(`/sign-in/code?next=${encodeURIComponent(safePath(next))}`, [
+      ...signed.cookies,
+      rememberDevice(username.trim()),
+    ]);
   if (signed === null) {
     await auditSignIn('sign-in-refused', await memberRepo(theDb()).personOf(username.trim()));
     return sendBack('/sign-in', {
@@ -29,7 +37,8 @@ export async function signIn(request: Request): Promise<Response> {
     });
   }
   await auditSignIn('signed-in', signed.person);
-  return sendOn(safePath(next), signed.cookies);
+  const known = person === undefined ? [rememberDevice(username.trim())] : [];
+  return sendOn(safePath(next), [...signed.cookies, ...known]);
 }
 
 /** The second step of a sign-in: a code of the app, or one that was written down. */
@@ -56,19 +65,19 @@ export async function auditSignIn(
 
 type Signed = { readonly person: string; readonly cookies: readonly string[] };
 
-/** Tries at one user name in a quarter of an hour. */
-const TRIES = 20;
-
 /** The password was right; a one-time code is still asked for. */
 type CodeWanted = { readonly codeWanted: true; readonly cookies: readonly string[] };
+
+/** It was not tried: there were too many tries before. */
+type MustWait = { readonly waitS: number };
 
 async function checkPassword(
   username: string,
   password: string,
-): Promise<Signed | CodeWanted | null> {
+): Promise<Signed | CodeWanted | MustWait | null> {
   if (username === '' || password === '') return null;
-  // Kept as its hash: the count is no list of who there is.
-  if (await isTriedTooOften('user-name', sha256(username.toLowerCase()), TRIES)) return null;
+  const waitS = await waitBeforeTry(username, knownDevice(username));
+  if (waitS > 0) return { waitS };
   try {
     const { headers, response } = await theAuth(theDb()).api.signInUsername({
       body: { username, password },

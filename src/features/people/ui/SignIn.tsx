@@ -4,6 +4,7 @@ import { Field } from '@/ui/Field';
 import { roleName, roleTells } from '@/entry/role-name';
 import { SignInByPasskey, type PasskeyLabels } from './PasskeyForms';
 import { DoorPage, ProblemNote } from './DoorPage';
+import { WaitingHere } from './WaitingHere';
 
 /** Signing in: by user name and password, or as one of the made-up people of the demo. */
 export function SignIn({
@@ -25,6 +26,7 @@ export function SignIn({
     <DoorPage title={say('people.signIn')}>
       {note !== null && <p role="status">{note}</p>}
       <ProblemNote text={problem} />
+      <WaitingHere />
       {demo.length > 0 ? (
         <DemoPeople demo={demo} next={next} />
       ) : (

@@ -6,7 +6,7 @@ import { parseInstant } from '@/core/quantity/instant';
 import { tempText, whenText } from '@/core/quantity/format';
 import { toCelsius, type TempUnit } from '@/core/units/units';
 import { asSentence } from '@/core/words/problem';
-import type { OutboxItem } from '@/outbox/item';
+import { deviceUser, handedOver, waitsFor, type OutboxItem } from '@/outbox/item';
 import { outboxStore, putMended, sendWaiting } from '@/outbox/store';
 import { useOutbox } from '@/outbox/useOutbox';
 import { DraftScope, useTyped } from '@/ui/draft';
@@ -60,11 +60,14 @@ export function Waiting({
             {waiting.map((i) => (
               <li key={i.id} className="border-b border-rule py-2">
                 <Line item={i} timeZone={timeZone} />
-                {i.problems.map((p) => (
-                  <p key={p.path} className="marked">
-                    {asSentence(p.message)}
-                  </p>
-                ))}
+                <ForOther item={i} />
+                {i.problems
+                  .filter((p) => p.path !== 'person')
+                  .map((p) => (
+                    <p key={p.path} className="marked">
+                      {asSentence(p.message)}
+                    </p>
+                  ))}
               </li>
             ))}
           </ol>
@@ -92,6 +95,43 @@ function Line({ item, timeZone }: { item: OutboxItem; timeZone: string }) {
             .map((r) => `${r.point} ${tempText(toCelsius(r.value, r.unit), r.unit, 1)}`)
             .join(' · ')}
         </span>
+      )}
+    </div>
+  );
+}
+
+/** Whose an entry is, where somebody else uses the device now: it waits for them, or is handed over by a press that names both. */
+function ForOther({ item }: { item: OutboxItem }) {
+  const [sure, setSure] = useState(false);
+  const user = deviceUser();
+  const whose = waitsFor(item.form, user);
+  if (whose === null) return null;
+  const me = user.person;
+  const send = (to: string): void => {
+    void outboxStore
+      .put({ ...item, form: handedOver(item.form, to), problems: [] })
+      .then(() => sendWaiting());
+  };
+  return (
+    <div data-testid="for-other">
+      <p className="marked">{say('waiting.waitsForOther', { name: whose.name })}</p>
+      {me && !sure && (
+        <button type="button" className="btn mt-1" onClick={() => setSure(true)}>
+          {say('waiting.sendInMyName', { me: me.name })}
+        </button>
+      )}
+      {me && sure && (
+        <>
+          <p className="hint">{say('waiting.handedOverHow', { me: me.name, name: whose.name })}</p>
+          <div className="flex gap-2.5 flex-wrap mt-1">
+            <button type="button" className="btn key" onClick={() => send(me.id)}>
+              {say('waiting.sendBothNamed', { me: me.name, name: whose.name })}
+            </button>
+            <button type="button" className="btn" onClick={() => setSure(false)}>
+              {say('waiting.leaveItHere')}
+            </button>
+          </div>
+        </>
       )}
     </div>
   );

@@ -12,8 +12,17 @@ type Asked = {
   readonly next?: string;
   readonly out?: string;
   readonly problem?: string;
+  /** After how many seconds the next try is taken. */ readonly wait?: string;
   readonly username?: string;
 };
+
+function problemText({ problem, wait }: Asked): string | null {
+  if (problem === undefined) return null;
+  const minutes = Math.ceil(Math.min(Number(wait) || 0, 3600) / 60);
+  return problem === 'wait'
+    ? say('people.waitToSignIn', { minutes: Math.max(1, minutes) })
+    : say('people.wrongPassword');
+}
 
 export async function SignInPage({ searchParams }: { searchParams: Promise<Asked> }) {
   const [asked, who] = [await searchParams, await whoIsSignedIn()];
@@ -32,7 +41,7 @@ export async function SignInPage({ searchParams }: { searchParams: Promise<Asked
   return (
     <SignIn
       note={notes[who.state]}
-      problem={asked.problem === undefined ? null : say('people.wrongPassword')}
+      problem={problemText(asked)}
       username={(asked.username ?? '').slice(0, 40)}
       next={next}
       demo={isDemoHere() ? DEMO_PEOPLE : []}
