@@ -1,4 +1,5 @@
 import type { ItemName } from '@/core/words/waiting';
+import { askToKeep } from './device-room';
 import { stamped, type FieldProblem, type Form } from './item';
 import {
   outboxStore,
@@ -38,7 +39,7 @@ export async function enqueue(
     ...(photo ? { photo } : {}),
   }));
   await commit({ ...with_, out });
-  if (out.length > 0) void wakeWorker();
+  if (out.length > 0) void Promise.all([wakeWorker(), askToKeep()]);
 }
 
 /** Asks the service worker to send when there is a signal again, also with no page open; where the browser can. */

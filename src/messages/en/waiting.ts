@@ -25,4 +25,16 @@ export const enWaiting = {
   sendBothNamed: 'Send: logged by {name}, sent by {me}',
   othersWait:
     '{n, plural, one {One entry of {names} waits} other {# entries of {names} wait}} on this device. They are sent when the same person signs in here.',
+  onThisDevice: 'On this device',
+  kept: 'This browser keeps what waits until it is sent.',
+  notKept:
+    'This browser may throw away what waits if the device runs out of room. Send it soon, or save it to a file.',
+  roomLeft: 'Room left for it: about {mb, number} MB.',
+  saveToFile: 'Save what waits to a file',
+  giveBack: 'Give back from a file',
+  saveToFileHow:
+    'If this device has to be wiped or repaired: save what waits, and give the file back here or on another device. Each entry is saved once, however often it is given back.',
+  noSuchFile: 'This is no file of entries that waited. Choose the one that was saved here.',
+  gaveBack:
+    '{n, plural, =0 {Everything in this file is here already, or was sent.} one {One entry was given back.} other {# entries were given back.}}',
 } as const;

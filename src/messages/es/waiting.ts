@@ -26,4 +26,16 @@ export const esWaiting = {
   sendBothNamed: 'Enviar: anotado por {name}, enviado por {me}',
   othersWait:
     '{n, plural, one {Un asiento de {names} espera} many {# asientos de {names} esperan} other {# asientos de {names} esperan}} en este aparato. Se envían cuando la misma persona entra aquí.',
+  onThisDevice: 'En este aparato',
+  kept: 'Este navegador guarda lo que espera hasta que se envíe.',
+  notKept:
+    'Este navegador puede borrar lo que espera si falta espacio en el aparato. Envíalo pronto o guárdalo en un archivo.',
+  roomLeft: 'Espacio que queda: unos {mb, number} MB.',
+  saveToFile: 'Guardar lo que espera en un archivo',
+  giveBack: 'Recuperar de un archivo',
+  saveToFileHow:
+    'Si hay que borrar o reparar este aparato: guarda lo que espera y recupera el archivo aquí o en otro aparato. Cada asiento se guarda una vez, aunque se recupere varias.',
+  noSuchFile: 'Este no es un archivo de asientos en espera. Elige el que se guardó aquí.',
+  gaveBack:
+    '{n, plural, =0 {Todo lo de este archivo ya está aquí o ya se envió.} one {Se recuperó un asiento.} many {Se recuperaron # asientos.} other {Se recuperaron # asientos.}}',
 };

@@ -9,6 +9,7 @@ import { asSentence } from '@/core/words/problem';
 import { deviceUser, handedOver, waitsFor, type OutboxItem } from '@/outbox/item';
 import { outboxStore, putMended, sendWaiting } from '@/outbox/store';
 import { useOutbox } from '@/outbox/useOutbox';
+import { DeviceMemory } from './DeviceMemory';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
 import { SaveButton } from '@/ui/SaveButton';
@@ -76,6 +77,7 @@ export function Waiting({
           </button>
         </section>
       )}
+      {looked && <DeviceMemory items={items} />}
     </div>
   );
 }
