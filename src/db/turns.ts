@@ -16,7 +16,7 @@ const PATIENCE_MS = 60_000;
 const LOCK_NOT_AVAILABLE = '55P03';
 
 /** Another one has had a site's turn for a minute: nothing was written, and the same may be tried again. */
-export class SiteBusy extends Error {}
+class SiteBusy extends Error {}
 
 /** Those who wait at the database, and those who wait to wait there. */
 type Gate = { waiting: number; readonly queue: (() => void)[] };

@@ -31,12 +31,13 @@ export async function waitingFileText(
 const isText = (value: unknown): value is string => typeof value === 'string' && value !== '';
 function isForm(value: unknown): value is Form {
   const form = value as Partial<Form> | null;
+  const data: unknown = form?.data;
   return (
     isText(form?.id) &&
     isText(form.kind) &&
     typeof form.by === 'string' &&
-    typeof form.data === 'object' &&
-    form.data !== null
+    typeof data === 'object' &&
+    data !== null
   );
 }
 
@@ -48,8 +49,8 @@ export function readWaitingFile(text: string): Omit<OutboxItem, 'order'>[] | nul
   } catch {
     return null;
   }
-  const file = (parsed ?? {}) as { format?: unknown; items?: unknown };
-  if (file.format !== FORMAT || !Array.isArray(file.items)) return null;
+  const file = parsed as { format?: unknown; items?: unknown } | null;
+  if (file?.format !== FORMAT || !Array.isArray(file.items)) return null;
   const items = file.items as Partial<FileItem>[];
   if (!items.every((i) => isText(i.id) && isText(i.what) && isForm(i.form))) return null;
   return items.map(({ photo, ...item }) => ({

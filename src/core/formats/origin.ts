@@ -37,7 +37,7 @@ export const isKeyWord = (word: string): boolean =>
   /^[0-9a-fA-F\s]+$/.test(word) && [16, 64].includes(hexOf(word).length);
 
 /** Whether a key is the one that somebody named: by its name of 16 figures, or by its 64. */
-export const isKeyNamed = (key: string, word: string, sha256: Sha256): boolean =>
+const isKeyNamed = (key: string, word: string, sha256: Sha256): boolean =>
   hexOf(word).length === 64 ? hexOf(word) === key : hexOf(word) === hexOf(keyName(key, sha256));
 
 /** What whoever checks asks of a file's origin. */

@@ -393,7 +393,6 @@ export const PLACES = {
 } as const satisfies Readonly<Record<string, Place>>;
 export type PlaceId = keyof typeof PLACES;
 
-/** A table of places, each with its id. */
 type Table = Readonly<Record<string, Place>>;
 export type NamedPlace = Place & { readonly id: string };
 /** Every place with its id, in the order of the table. */
@@ -417,8 +416,7 @@ export const placeByKey = (key: string, table?: Table): NamedPlace | undefined =
 
 /** What G and a letter do, for the list of keys: each letter beside its place. */
 export function keyHelp(table?: Table): { keys: string; places: string } {
-  const places = listPlaces(table).flatMap((p) =>
-    p.key === undefined ? [] : [`${p.key.toUpperCase()} ${p.name}`],
-  );
+  const named = listPlaces(table).filter((p) => p.key !== undefined);
+  const places = named.map((p) => `${p.key?.toUpperCase() ?? ''} ${p.name}`);
   return { keys: say('terms.gThenALetter'), places: places.join(', ') };
 }

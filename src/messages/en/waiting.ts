@@ -29,6 +29,7 @@ export const enWaiting = {
   kept: 'This browser keeps what waits until it is sent.',
   notKept:
     'This browser may throw away what waits if the device runs out of room. Send it soon, or save it to a file.',
+  roomPlenty: 'There is plenty of room left for it.',
   roomLeft: 'Room left for it: about {mb, number} MB.',
   saveToFile: 'Save what waits to a file',
   giveBack: 'Give back from a file',

@@ -30,6 +30,7 @@ export const esWaiting = {
   kept: 'Este navegador guarda lo que espera hasta que se envíe.',
   notKept:
     'Este navegador puede borrar lo que espera si falta espacio en el aparato. Envíalo pronto o guárdalo en un archivo.',
+  roomPlenty: 'Queda espacio de sobra.',
   roomLeft: 'Espacio que queda: unos {mb, number} MB.',
   saveToFile: 'Guardar lo que espera en un archivo',
   giveBack: 'Recuperar de un archivo',

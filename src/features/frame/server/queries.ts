@@ -46,7 +46,7 @@ export type PageContext = {
 };
 
 /** Entries that wait on a device are whoever's who used it then: a page says who that is. */
-export type PageUser = {
+type PageUser = {
   readonly kind: 'person' | 'phone';
   readonly id: string;
   readonly name: string;

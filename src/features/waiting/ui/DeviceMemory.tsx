@@ -16,7 +16,7 @@ export function DeviceMemory({ items }: { items: readonly OutboxItem[] }) {
   return (
     <section className="flex flex-col gap-2" aria-labelledby="device-memory">
       <h2 id="device-memory">{say('waiting.onThisDevice')}</h2>
-      {room && <RoomLines room={room} />}
+      {room && items.length > 0 && <RoomLines room={room} />}
       <div className="flex gap-2.5 flex-wrap">
         {items.length > 0 && (
           <button type="button" className="btn" onClick={() => void saveFile(items)}>
@@ -39,11 +39,18 @@ export function DeviceMemory({ items }: { items: readonly OutboxItem[] }) {
   );
 }
 
+/** Above so much nobody need think of it. */
+const PLENTY_BYTES = 1e9;
+
 const RoomLines = ({ room: { isKept, freeBytes } }: { room: DeviceRoom }) => (
   <>
     {isKept !== null && <p>{isKept ? say('waiting.kept') : say('waiting.notKept')}</p>}
     {freeBytes !== null && (
-      <p className="q">{say('waiting.roomLeft', { mb: Math.floor(freeBytes / 1e6) })}</p>
+      <p className="q">
+        {freeBytes > PLENTY_BYTES
+          ? say('waiting.roomPlenty')
+          : say('waiting.roomLeft', { mb: Math.floor(freeBytes / 1e6) })}
+      </p>
     )}
   </>
 );
