@@ -17,13 +17,21 @@ const noSite = (): string => '';
 
 /**
  * Opens a pool on a database. `destroy` ends it.
+ * @param staysOpen keeps a connection that nobody uses, for whoever must be answered at once
  * @param siteOf for which site a connection is taken; the owner of the tables sees all of them whatever it says
  */
-export function connect(connectionString: string, max = MOST_READING, siteOf: SiteOf = noSite): Db {
+export function connect(
+  connectionString: string,
+  max = MOST_READING,
+  siteOf: SiteOf = noSite,
+  staysOpen = false,
+): Db {
   const pool = new pg.Pool({
     connectionString,
     max,
     connectionTimeoutMillis: CONNECT_MS,
+    // The package's own usage is to close what was idle for ten seconds.
+    ...(staysOpen ? { idleTimeoutMillis: 0 } : {}),
     statement_timeout: STATEMENT_MS,
     idle_in_transaction_session_timeout: IDLE_MS,
     keepAlive: true,

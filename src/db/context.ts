@@ -17,7 +17,8 @@ export const theDb = (): Db =>
 export const theWriter = (): Db =>
   (held.zealousWriter ??= connect(env.databaseUrl(), MOST_WRITING, currentSiteId));
 /** Asks whether the database answers, whatever else goes on. */
-export const theHealthDb = (): Db => (held.zealousHealth ??= connect(env.databaseUrl(), 1));
+export const theHealthDb = (): Db =>
+  (held.zealousHealth ??= connect(env.databaseUrl(), 1, undefined, true));
 
 /**
  * The site that the request asks for; null: there is none for whoever asks, or their role there does not cover it.
