@@ -53,7 +53,8 @@ start() {
   done
   [ "$(sql -c "select 1 from pg_roles where rolname='$APP'")" = 1 ] || sql -c "create role $APP login password '$(cat "$APPF")'"
 }
-stop() { if running; then as "$BIN/pg_ctl" -D "$DATA" -m fast -w stop >/dev/null; fi; }
+# Somebody else may stop it in the same moment: what counts is that it has stopped.
+stop() { if running; then as "$BIN/pg_ctl" -D "$DATA" -m fast -w stop >/dev/null || ! running; fi; }
 create() { [ "$(sql -c "select 1 from pg_database where datname='$1'")" = 1 ] || sql -c "create database \"$1\""; }
 case "${1:-}" in
   start) start;; stop) stop;;
