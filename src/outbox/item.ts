@@ -28,7 +28,7 @@ export type OutboxItem = ItemName & {
 
 /** A person's account or a shared phone, as the page names it. */
 export type Named = { readonly id: string; readonly name: string };
-type Device = {
+export type Device = {
   readonly enteredAt: string;
   /** The site whose page it was typed on. */
   readonly site?: string;
@@ -68,29 +68,8 @@ export function deviceUser(): DeviceUser {
     userId = '',
     userName = '',
   } = page?.querySelector<HTMLElement>('[data-user-kind]')?.dataset ?? {};
-  const named = { id: userId, name: userName };
-  if (userKind === 'person') return { person: named };
-  return userKind === 'phone' ? { phone: named } : {};
+  return userKind === undefined ? {} : { [userKind]: { id: userId, name: userName } };
 }
-
-/** Whose an entry is that waits, if somebody else uses the device now: it waits for them. Null: it is whoever's uses it. */
-export function waitsFor({ data }: Form, user: DeviceUser): Named | null {
-  const { person, phone, handedTo } = (data.device as Device | undefined) ?? {};
-  if (handedTo !== undefined && handedTo === user.person?.id) return null;
-  const [whose, now] = person ? [person, user.person] : [phone, user.phone];
-  return whose === undefined || whose.id === now?.id ? null : whose;
-}
-
-/** The names of those whose entries wait, each once. */
-export const whoseItems = (items: readonly OutboxItem[]): string[] => [
-  ...new Set(items.map(({ form }) => deviceOf(form)?.person?.name ?? form.by)),
-];
-
-/** An entry that somebody else sends who has signed in here. @param to the id of their account */
-export const handedOver = (form: Form, to: string): Form => ({
-  ...form,
-  data: { ...form.data, device: { ...(form.data.device as Device), handedTo: to } },
-});
 
 /** A form with the device's word on its clock, its units and its site. @param now hub's time, as far as the device knows it, ms */
 export const stamped = (form: Form, now: number, clockAheadMs: number): Form => {

@@ -1,5 +1,4 @@
 import type { ItemName } from '@/core/words/waiting';
-import { askToKeep } from './device-room';
 import { stamped, type FieldProblem, type Form } from './item';
 import {
   outboxStore,
@@ -39,7 +38,10 @@ export async function enqueue(
     ...(photo ? { photo } : {}),
   }));
   await commit({ ...with_, out });
-  if (out.length > 0) void Promise.all([wakeWorker(), askToKeep()]);
+  if (out.length === 0) return;
+  void wakeWorker();
+  // Brought in with the first entry that waits: no page pays for it before.
+  void import('./device-room').then((room) => room.askToKeep()).catch(() => undefined);
 }
 
 /** Asks the service worker to send when there is a signal again, also with no page open; where the browser can. */

@@ -2,7 +2,15 @@ import { say } from '@/messages/say';
 import { DraftScope } from '@/ui/draft';
 import type { HeapRef } from '@/entry/ui/useEntry';
 import type { FaultView, LogCheckView } from '../view';
-import { TakeNote } from './TakeNote';
+import { TakeNote, type TakeNoteTexts } from './TakeNote';
+
+const takeNoteTexts = (): TakeNoteTexts => ({
+  takeNote: say('trust.takeNote'),
+  takeNoteHow: say('trust.takeNoteHow'),
+  memoryBegunAnew: say('trust.memoryBegunAnew'),
+  reason: say('trust.reason'),
+  reasonMissing: say('trust.reasonMissing'),
+});
 
 const FaultLine = ({ fault }: { fault: FaultView }) => (
   <li className="border-t border-line py-2" data-testid="fault">
@@ -39,7 +47,12 @@ export function LogCheck({
       {view.open.length > 0 && !manages && <p className="hint">{say('trust.onlyManagerNotes')}</p>}
       {view.open.length > 0 && manages && (
         <DraftScope name="fault-noted">
-          <TakeNote heap={heap} open={view.open} beginsAnew={view.beginsAnew} />
+          <TakeNote
+            heap={heap}
+            open={view.open}
+            beginsAnew={view.beginsAnew}
+            texts={takeNoteTexts()}
+          />
         </DraftScope>
       )}
     </div>

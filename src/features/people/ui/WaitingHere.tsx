@@ -1,7 +1,8 @@
 'use client';
 import { say } from '@/messages/say';
 import { useEffect, useState } from 'react';
-import { whoseItems, type OutboxItem } from '@/outbox/item';
+import type { OutboxItem } from '@/outbox/item';
+import { whoseItems } from '@/outbox/whose';
 import { listOutbox } from '@/outbox/store';
 
 /** Whose entries wait on this device, for whoever is about to sign in on it; nothing, where none does. */

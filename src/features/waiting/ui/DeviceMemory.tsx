@@ -6,8 +6,29 @@ import type { OutboxItem } from '@/outbox/item';
 import { commit, listOutbox, sendWaiting } from '@/outbox/store';
 import { readWaitingFile, waitingFileText } from '@/outbox/waiting-file';
 
+/** Texts that the page brings along: the file of all texts need not hold them. */
+export type DeviceMemoryTexts = Readonly<
+  Record<
+    | 'onThisDevice'
+    | 'saveToFile'
+    | 'giveBack'
+    | 'saveToFileHow'
+    | 'kept'
+    | 'notKept'
+    | 'roomPlenty'
+    | 'noSuchFile',
+    string
+  >
+>;
+
 /** How safe what waits is on this device, and how it is saved apart and given back. */
-export function DeviceMemory({ items }: { items: readonly OutboxItem[] }) {
+export function DeviceMemory({
+  items,
+  texts,
+}: {
+  items: readonly OutboxItem[];
+  texts: DeviceMemoryTexts;
+}) {
   const [room, setRoom] = useState<DeviceRoom | null>(null);
   const [told, setTold] = useState<string | null>(null);
   useEffect(() => {
@@ -15,25 +36,25 @@ export function DeviceMemory({ items }: { items: readonly OutboxItem[] }) {
   }, [items.length]);
   return (
     <section className="flex flex-col gap-2" aria-labelledby="device-memory">
-      <h2 id="device-memory">{say('waiting.onThisDevice')}</h2>
-      {room && items.length > 0 && <RoomLines room={room} />}
+      <h2 id="device-memory">{texts.onThisDevice}</h2>
+      {room && items.length > 0 && <RoomLines room={room} texts={texts} />}
       <div className="flex gap-2.5 flex-wrap">
         {items.length > 0 && (
           <button type="button" className="btn" onClick={() => void saveFile(items)}>
-            {say('waiting.saveToFile')}
+            {texts.saveToFile}
           </button>
         )}
         <label className="btn">
-          {say('waiting.giveBack')}
+          {texts.giveBack}
           <input
             type="file"
             accept=".json,application/json"
             className="sr-only"
-            onChange={(e) => void giveBack(e).then(setTold)}
+            onChange={(e) => void giveBack(e, texts).then(setTold)}
           />
         </label>
       </div>
-      <p className="hint">{say('waiting.saveToFileHow')}</p>
+      <p className="hint">{texts.saveToFileHow}</p>
       {told !== null && <p role="status">{told}</p>}
     </section>
   );
@@ -42,13 +63,19 @@ export function DeviceMemory({ items }: { items: readonly OutboxItem[] }) {
 /** Above so much nobody need think of it. */
 const PLENTY_BYTES = 1e9;
 
-const RoomLines = ({ room: { isKept, freeBytes } }: { room: DeviceRoom }) => (
+const RoomLines = ({
+  room: { isKept, freeBytes },
+  texts,
+}: {
+  room: DeviceRoom;
+  texts: DeviceMemoryTexts;
+}) => (
   <>
-    {isKept !== null && <p>{isKept ? say('waiting.kept') : say('waiting.notKept')}</p>}
+    {isKept !== null && <p>{isKept ? texts.kept : texts.notKept}</p>}
     {freeBytes !== null && (
       <p className="q">
         {freeBytes > PLENTY_BYTES
-          ? say('waiting.roomPlenty')
+          ? texts.roomPlenty
           : say('waiting.roomLeft', { mb: Math.floor(freeBytes / 1e6) })}
       </p>
     )}
@@ -65,11 +92,14 @@ async function saveFile(items: readonly OutboxItem[]): Promise<void> {
 }
 
 /** Puts back what stands in a file and is not here. @returns what is said of it */
-async function giveBack({ target }: ChangeEvent<HTMLInputElement>): Promise<string> {
+async function giveBack(
+  { target }: ChangeEvent<HTMLInputElement>,
+  texts: DeviceMemoryTexts,
+): Promise<string> {
   const [file] = target.files ?? [];
   const items = file ? readWaitingFile(await file.text()) : null;
   target.value = '';
-  if (items === null) return say('waiting.noSuchFile');
+  if (items === null) return texts.noSuchFile;
   const here = new Set((await listOutbox()).map((i) => i.id));
   const fresh = items.filter((i) => !here.has(i.id));
   await commit({ out: fresh });

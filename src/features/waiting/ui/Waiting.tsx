@@ -6,10 +6,11 @@ import { parseInstant } from '@/core/quantity/instant';
 import { tempText, whenText } from '@/core/quantity/format';
 import { toCelsius, type TempUnit } from '@/core/units/units';
 import { asSentence } from '@/core/words/problem';
-import { deviceUser, handedOver, waitsFor, type OutboxItem } from '@/outbox/item';
+import { deviceUser, type OutboxItem } from '@/outbox/item';
 import { outboxStore, putMended, sendWaiting } from '@/outbox/store';
+import { handedOver, waitsFor } from '@/outbox/whose';
 import { useOutbox } from '@/outbox/useOutbox';
-import { DeviceMemory } from './DeviceMemory';
+import { DeviceMemory, type DeviceMemoryTexts } from './DeviceMemory';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
 import { SaveButton } from '@/ui/SaveButton';
@@ -28,7 +29,9 @@ const POINT = /^data\.readings\[(\d+)\]\.point$/;
 export function Waiting({
   timeZone,
   places,
+  texts,
 }: {
+  texts: DeviceMemoryTexts;
   timeZone: string;
   /** Places of each heap, as the hub last told them. */ places: Readonly<
     Record<string, readonly { id: string; label: string }[]>
@@ -77,7 +80,7 @@ export function Waiting({
           </button>
         </section>
       )}
-      {looked && <DeviceMemory items={items} />}
+      {looked && <DeviceMemory items={items} texts={texts} />}
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
+import { deviceMemoryTexts } from '../device-memory-texts';
 import { Waiting } from '../../ui/Waiting';
 
 export async function WaitingPage() {
@@ -9,7 +10,7 @@ export async function WaitingPage() {
   );
   return (
     <PageShell s={s} place="round">
-      <Waiting timeZone={s.site.timeZone} places={places} />
+      <Waiting timeZone={s.site.timeZone} places={places} texts={deviceMemoryTexts()} />
     </PageShell>
   );
 }
