@@ -1,5 +1,4 @@
-import type { ChainFault } from '@/core/log/chain';
-import { isSameFault } from '@/core/log/chain';
+import { isSameFault, type ChainFault } from '@/core/log/chain';
 import { memoryFaults } from './check-log';
 import type { Db } from './client';
 import { chainRepo } from './repositories/chain';

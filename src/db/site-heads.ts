@@ -73,7 +73,7 @@ export function keepEnd(head: Head): void {
   endOf(head.site).replace(headText(head));
 }
 
-/** The memory as a text, to go with a backup or to another machine; empty: there is none. */
+/** The memory as a text, for a backup or another machine; empty where the file is missing. */
 export const copyMemory = (): string => heads().copy();
 /** Adds what another copy remembers and this one does not: memories are joined, none replaces another. */
 export function joinMemory(copy: string): void {

@@ -16,6 +16,7 @@ import { beginMemory, keepMemoryVersion, readMemory } from '@/db/site-heads';
 import { rebuildSnapshots } from '@/db/write';
 import { newId } from '@/platform/ids';
 import { createSiteKey } from '@/platform/site-key';
+import { actAs, memberAccess } from '../support/access';
 import { asOwner, hashAnew, layUpHistory, type History } from '../support/history';
 
 /** Whoever owns the database, and not the key beside it, writes a new history there. What lies beside the key shows it. */
@@ -44,8 +45,9 @@ const codes = async (): Promise<string[]> => [
   ),
 ];
 const lay = async () => layHead(kept.d.t.app, await site(), Date.now());
-/** The batch file as it is sealed now. */
+/** The batch file as it is sealed now, for a request of its own. */
 async function fileNow(): Promise<string> {
+  actAs(memberAccess(await site(), 'manager'));
   const { loggedAt, fileTextOf } = await import('@/features/record/server/files');
   return fileTextOf(await site(), (await loggedAt(await site(), kept.heap, Date.now()))!)!;
 }
@@ -195,6 +197,29 @@ test('what a manager has noted lets heads be laid again, and a later change is a
   await asOwner(kept, `delete from log_entry where seq = (select max(seq) from log_entry)`);
   await codes();
   expect((await known()).some((f) => f.noted === null)).toBe(true);
+});
+
+test('a note that somebody put into the table, or changed there, hides nothing', async () => {
+  await lay();
+  await forge();
+  await codes();
+  const open = (await known()).flatMap((f) => f.fault ?? []);
+  const { admin } = kept.d.t;
+  await sql`insert into log_entry (id, site, at, recorded_at, by, kind, data, hash)
+    values (${newId()}, ${kept.site.id}, now(), now(), 'Mo', 'fault-noted',
+      ${JSON.stringify({ faults: open, words: 'all is well' })}::jsonb, 'x')`.execute(admin);
+  await rebuildSnapshots(admin, await site(), Date.now());
+  expect((await known()).some((f) => f.noted !== null)).toBe(false);
+  await asOwner(kept, `delete from log_entry where kind = 'fault-noted'`);
+  // A real one of one fault is made to name all.
+  expect(await takeNote([open[0]!])).toMatchObject({ ok: true });
+  expect((await known()).filter((f) => f.noted !== null)).toHaveLength(1);
+  await asOwner(
+    kept,
+    `update log_entry set data = jsonb_set(data, '{faults}', '${JSON.stringify(open)}') where kind = 'fault-noted'`,
+  );
+  await rebuildSnapshots(admin, await site(), Date.now());
+  expect((await known()).some((f) => f.noted !== null)).toBe(false);
 });
 
 test('nobody but the installation says that entries were given up', async () => {

@@ -554,6 +554,27 @@ test('what a trainee logged with no signal does not go out under the next person
   await close();
 }, 60_000);
 
+test('nobody escapes the check of their work by naming another hand on the device', async () => {
+  const members = await memberRepo(app.database.app).members(siteId);
+  const idOf = (role: MemberRole): string => members.find((m) => m.role === role)!.person;
+  const typed = (by: MemberRole, typist: MemberRole) =>
+    entryOf('note', typist, {
+      words: `typed by ${typist}, sent by ${by}`,
+      device: {
+        ...{ enteredAt: new Date().toISOString(), clockAheadMs: 0 },
+        ...{ person: { id: idOf(typist), name: typist }, handedTo: idOf(by) },
+      },
+    });
+  for (const role of ['trainee', 'crew'] as const)
+    expect(await send(cookies[role] ?? '', typed(role, 'manager'))).toMatchObject({
+      ...{ ok: false, problems: [{ path: 'person' }] },
+    });
+  // Whoever logs for others may say whose hand it was, and a trainee's is looked over.
+  const handed = typed('recorder', 'trainee');
+  expect(await send(cookies.recorder ?? '', handed)).toMatchObject({ ok: true });
+  expect(isToBeChecked((await heldOf(handed.id))!.data)).toBe(true);
+});
+
 test('of the links that were printed for the first manager one lets in, and with it the others end', async () => {
   const first = { site: null, letsIn: 'first', role: 'manager' } as const;
   const [one, two] = [await invite('manager', '', first), await invite('manager', '', first)];

@@ -59,6 +59,9 @@ test('an entry is so large at most, and so is what nobody here has a name for; a
   const many = Array.from({ length: 1000 }, (_, i) => ({ ...reading, id: `reading-${i}` }));
   expect(found('round', { source: 'file', readings: many })).toBeNull();
   expect(found('round', { source: 'hand', readings: many })).toMatchObject({ code: 'entry' });
+  const air = { at: reading.at, value: 12, unit: 'C' };
+  const brought = { probes: [], ambient: Array(50_000).fill(air), extra: {} };
+  expect(found('opened', { code: 'A', points: [], brought })).toBeNull();
   const more = { ...reading, more: words(MOST_UNKNOWN_BYTES) };
   expect(found('round', { source: 'hand', readings: [more] })).toMatchObject({ code: 'unknown' });
 });

@@ -9,8 +9,6 @@ import { canonicalJson, getKindDescription, type NewEntry } from './entry';
 
 /** An entry at most, bytes of its JSON. */
 export const MOST_ENTRY_BYTES = 64_000;
-/** A block of readings out of a file, or a batch that is imported with all that its file says. */
-const MOST_BLOCK_BYTES = 1_000_000;
 /** Fields of an entry that the product has no name for, bytes of their JSON. */
 export const MOST_UNKNOWN_BYTES = 4000;
 
@@ -113,6 +111,7 @@ const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b
 /** What the door adds itself, or lets ride along with an entry of any kind. */
 const RIDING = ['device', 'enteredBy'];
 
+/** A block of readings out of a file, or a batch that is imported with all that its file says. */
 const isBlock = (entry: NewEntry): boolean =>
   (entry.kind === 'round' && entry.data.source === 'file') ||
   (entry.kind === 'opened' && entry.data.brought !== undefined);
@@ -121,10 +120,10 @@ const isBlock = (entry: NewEntry): boolean =>
 export function findBoundsFault(entry: NewEntry): BoundsFault | null {
   const number = findNumber(entry.data, ['data'], '', undefined);
   if (number) return number;
-  const [bytes, most] = [bytesOf(entry), isBlock(entry) ? MOST_BLOCK_BYTES : MOST_ENTRY_BYTES];
-  if (bytes > most) return { code: 'entry', bytes, most };
-  // A file may say what it likes, and nothing that it holds is dropped.
+  // Nothing that a file holds is dropped, and the door bounds the file.
   if (isBlock(entry)) return null;
+  const bytes = bytesOf(entry);
+  if (bytes > MOST_ENTRY_BYTES) return { code: 'entry', bytes, most: MOST_ENTRY_BYTES };
   const own = Object.fromEntries(
     Object.entries(entry.data as object).filter(([k]) => !RIDING.includes(k)),
   ) as Record<string, unknown>;

@@ -28,10 +28,10 @@ export const isSameName = (a: string, b: string): boolean => nameKey(a) === name
 const nameKey = (name: string): string =>
   name.trim().replace(/\s+/g, ' ').normalize('NFC').toLowerCase();
 
-/** Whether a trainee logged an entry, whoever sent it. */
+/** Whether a trainee logged an entry, or sent it. */
 export function isByTrainee(data: object): boolean {
   const { enteredBy } = data as { enteredBy?: { role?: unknown; loggedBy?: { role?: unknown } } };
-  return (enteredBy?.loggedBy ?? enteredBy)?.role === 'trainee';
+  return [enteredBy?.role, enteredBy?.loggedBy?.role].includes('trainee');
 }
 
 /** Whether somebody else is to check an entry before it counts. */

@@ -5,7 +5,6 @@ import type { FileReading, FireCard, Instrument, MethodTemplate, Position, Work 
 import type { Point } from '../evidence/types';
 import { lastOf } from '../quantity/present';
 import { isByTrainee, isToBeChecked } from './entered-by';
-import type { GivenUp } from './heads';
 import { batchIdOf, type BatchId, type EntryId } from './ids';
 
 /** A reading with the entry that brought it, and the moment that it names. */
@@ -124,15 +123,6 @@ type RuleVersion = {
   readonly rule: DataOf<'rule'>['rule'];
 };
 
-/** What a manager took note of, and why it is so. */
-type FaultNote = {
-  readonly seq: number;
-  readonly at: Instant;
-  readonly by: string;
-  readonly words: string;
-  readonly faults: readonly { readonly code: string; readonly seq: number; readonly id: string }[];
-};
-
 /** What the site's own entries say: thermometers, air, rules and policy. */
 export type SiteState = {
   readonly probes: ReadonlyMap<string, readonly ProbeCheck[]>;
@@ -162,8 +152,8 @@ export type SiteState = {
     readonly by: string;
     readonly seq: number;
   }[];
-  /** Numbers of the log that a restore gave up. */ readonly restores: readonly GivenUp[];
-  /** What managers took note of that does not fit in the log. */ readonly faultNotes: readonly FaultNote[];
+  /** Whether any manager has taken note of what does not fit in the log; what they noted is read with its signature. */
+  readonly hasFaultNotes: boolean;
   /** When each chore was last done, and by whom. */
   readonly chores: ReadonlyMap<string, { readonly at: Instant; readonly by: string }>;
 };
@@ -413,14 +403,7 @@ export function foldSite(entries: readonly Entry[]): SiteState {
         ? [{ at: e.recordedAt, by: e.by, seq: e.data.saw.seq }]
         : [],
     ),
-    restores: entries.flatMap((e) =>
-      e.kind === 'restored' ? [{ after: e.data.after, upTo: e.data.upTo, at: e.recordedAt }] : [],
-    ),
-    faultNotes: entries.flatMap((e) =>
-      e.kind === 'fault-noted'
-        ? [{ seq: e.seq, at: e.recordedAt, by: e.by, words: e.data.words, faults: e.data.faults }]
-        : [],
-    ),
+    hasFaultNotes: entries.some((e) => e.kind === 'fault-noted'),
     ambient,
     terms,
     rules,

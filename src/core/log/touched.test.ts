@@ -7,7 +7,7 @@ import type { BatchId } from './ids';
 import { findTouched, inheritedFrom, splitFromOf, type Heir } from './lineage';
 
 /**
- * Which batches an entry changes, held against folding all of them with and without it. Random acts at several batches, of which parts
+ * Which batches an entry changes, compared with folding all of them with and without it. Random acts at several batches, of which parts
  * are carried off; rounds that come late; what is put right or checked long afterwards.
  */
 const H = 3_600_000;

@@ -127,23 +127,36 @@ export const chainRepo = (db: Db) => ({
       .execute();
     return new Map(rows.map((row) => [Number(row.seq), row.hash]));
   },
-  /** Entries of a kind that this installation signed: what somebody else put into the table says nothing. */
+  /** Entries of a kind that are what this installation signed: what somebody else put into the table, or changed there, says nothing. */
   async signedOfKind<K extends Entry['kind']>(
     site: string,
     kind: K,
   ): Promise<Extract<Entry, { kind: K }>[]> {
     const key = siteKey();
     const rows = await db
-      .selectFrom('log_entry')
-      .selectAll()
-      .where('site', '=', site)
-      .where('batch', 'is', null)
-      .where('kind', '=', kind)
-      .orderBy('seq')
+      .selectFrom('log_entry as e')
+      .selectAll('e')
+      .select((w) =>
+        w
+          .selectFrom('log_entry as p')
+          .select('p.hash')
+          .whereRef('p.site', '=', 'e.site')
+          .whereRef('p.seq', '<', 'e.seq')
+          .orderBy('p.seq', 'desc')
+          .limit(1)
+          .as('prev'),
+      )
+      .where('e.site', '=', site)
+      .where('e.batch', 'is', null)
+      .where('e.kind', '=', kind)
+      .orderBy('e.seq')
       .execute();
+    const isSigned = (e: Entry, prev: string): boolean =>
+      entryHash(prev, site, e) === e.hash && key?.sign(e.hash) === e.signature;
     return rows
-      .map((row) => toEntry(row))
-      .filter((e) => key?.sign(e.hash) === e.signature) as Extract<Entry, { kind: K }>[];
+      .map((row) => ({ entry: toEntry(row), prev: row.prev ?? GENESIS }))
+      .filter(({ entry, prev }) => isSigned(entry, prev))
+      .map(({ entry }) => entry as Extract<Entry, { kind: K }>);
   },
   /** The first entry from which on all are signed by this installation; 0: all are. Behind the end: not even the last one is. */
   async signedFrom(site: string): Promise<number> {

@@ -5,7 +5,7 @@ import {
   roleOnSharedDevice,
   type CorrectionSubject,
 } from '@/core/access/roles';
-import { enteredByOf, isSameName, type EnteredBy } from '@/core/log/entered-by';
+import { enteredByOf, isByTrainee, isSameName, type EnteredBy } from '@/core/log/entered-by';
 import { deviceOf, type NewEntry } from '@/core/log/entry';
 import { zoneOf } from '@/core/quantity/calendar';
 import { listText } from '@/core/quantity/format';
@@ -85,7 +85,8 @@ async function otherHand(
   const { person: typist, phone, handedTo } = deviceOf(data) ?? {};
   const [whose, here] = typist ? [typist, person] : [phone, device];
   if (whose === undefined || whose.id === here?.id) return null;
-  if (!person?.role || handedTo !== person.id)
+  // Whoever logs in their own name alone sends nobody else's work either.
+  if (!person?.role || logsInOwnName(person.role) || handedTo !== person.id)
     return refused('person', say('people.waitsFor', { name: whose.name }), true);
   const members = await memberRepo(db).members(site.id);
   const logged = typist
@@ -120,7 +121,7 @@ async function namedOnDevice(
 
 /** Who brings an entry, with what the site has laid down about trainees by now. */
 async function enteredAs(db: Db, site: Site, by: EnteredBy): Promise<EnteredBy> {
-  if ((by.loggedBy ?? by).role !== 'trainee') return by;
+  if (!isByTrainee({ enteredBy: by })) return by;
   const { traineesCountAtOnce } = await snapshotRepo(db).siteState(site);
   return traineesCountAtOnce ? { ...by, countsAtOnce: true } : by;
 }

@@ -1,5 +1,6 @@
 import { say } from '@/messages/say';
 import { isSameFault, type ChainFault } from '@/core/log/chain';
+import type { Entry } from '@/core/log/entry';
 import type { SiteState } from '@/core/log/fold';
 import { dayText } from '@/core/quantity/format';
 import { faultText } from '@/core/words/log-fault';
@@ -7,10 +8,12 @@ import type { Db } from '@/db/client';
 import { theDb } from '@/db/context';
 import { recallFaults } from '@/db/known-faults';
 import { layHead } from '@/db/lay-head';
+import { chainRepo } from '@/db/repositories/chain';
 import { chainCheckRepo, type ChainCheck } from '@/db/repositories/chain-checks';
 import type { Site } from '@/db/repositories/site';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import { now } from '@/platform/clock';
+import { onceForRequest } from '@/platform/current-request';
 
 /** What of the log does not fit, as pages and records say it. */
 
@@ -40,16 +43,14 @@ async function lastCheck(db: Db, site: string): Promise<ChainCheck | null> {
 const withoutRepeats = (faults: readonly ChainFault[]): ChainFault[] =>
   faults.filter((f, i) => faults.findIndex((g) => isSameFault(f, g)) === i);
 
-function notedIn(siteState: SiteState, fault: ChainFault): FaultNoted | null {
-  const note = siteState.faultNotes.find((n) =>
-    n.faults.some((f) => f.code === fault.code && f.seq === fault.seq && f.id === fault.id),
-  );
-  return note ? { by: note.by, at: note.at, words: note.words } : null;
-}
+type Note = Extract<Entry, { kind: 'fault-noted' }>;
+const faultsOf = ({ data }: Note): readonly ChainFault[] => data.faults as readonly ChainFault[];
 
-/** A fault that a note names, and that is no fault any more, such as a memory that was begun anew: it stays readable. */
-const onceNoted = (siteState: SiteState): ChainFault[] =>
-  siteState.faultNotes.flatMap((n) => n.faults as readonly ChainFault[]);
+/** Who took note of a fault first; null: nobody has. */
+function notedIn(notes: readonly Note[], fault: ChainFault): FaultNoted | null {
+  const note = notes.find((n) => faultsOf(n).some((f) => isSameFault(f, fault)));
+  return note ? { by: note.by, at: note.recordedAt, words: note.data.words } : null;
+}
 
 /**
  * Everything that is known not to fit in the log of a site: found by the server's own checks, seen by a device, or noted once.
@@ -61,11 +62,16 @@ export async function knownFaults(
   more: readonly ChainFault[] = [],
   db: Db = theDb(),
 ): Promise<KnownFault[]> {
+  // A note that somebody put into the table beside the server hides nothing.
+  const notes = siteState.hasFaultNotes
+    ? await chainRepo(db).signedOfKind(site.id, 'fault-noted')
+    : [];
   const found = withoutRepeats([
     ...more,
     ...recallFaults(site.id),
     ...((await lastCheck(db, site.id))?.faults ?? []),
-    ...onceNoted(siteState),
+    // What a note names may be no fault any more, such as a memory that was begun anew: it stays readable.
+    ...notes.flatMap(faultsOf),
   ]);
   const seen = siteState.witnesses.map(({ by, seq, at }) => ({
     fault: null,
@@ -75,7 +81,7 @@ export async function knownFaults(
   return [
     ...seen,
     ...found.map((fault) => ({
-      ...{ fault, text: faultText(fault), noted: notedIn(siteState, fault) },
+      ...{ fault, text: faultText(fault), noted: notedIn(notes, fault) },
     })),
   ];
 }
@@ -84,12 +90,12 @@ export async function knownFaults(
 export async function isOpenNote(
   db: Db,
   site: Site,
-  faults: readonly { readonly code: string; readonly seq: number; readonly id: string }[],
+  faults: Note['data']['faults'],
 ): Promise<boolean> {
   const siteState = await snapshotRepo(db).siteState(site);
   const open = (await knownFaults(site, siteState, [], db)).filter((f) => f.noted === null);
   return faults.every((f) =>
-    open.some(({ fault }) => fault?.code === f.code && fault.seq === f.seq && fault.id === f.id),
+    open.some(({ fault }) => fault !== null && isSameFault(fault, f as ChainFault)),
   );
 }
 
@@ -108,7 +114,11 @@ export const openFaultTexts = async (site: Site, siteState: SiteState): Promise<
  * Sentences for what is printed, sealed or exported: the end of the log is looked at, and remembered where it fits. Also what somebody
  * has taken note of, with the reason: it does not fit all the same.
  */
-export async function faultTextsForRecord(site: Site): Promise<string[]> {
+export const faultTextsForRecord = (site: Site): Promise<string[]> =>
+  // A ZIP holds hundreds of records.
+  onceForRequest(`log-faults ${site.id}`, () => checkedFaultTexts(site));
+
+async function checkedFaultTexts(site: Site): Promise<string[]> {
   const more = await layHead(theDb(), site, now());
   const siteState = await snapshotRepo(theDb()).siteState(site);
   return recordTexts(site, await knownFaults(site, siteState, more));

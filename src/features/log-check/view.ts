@@ -22,7 +22,7 @@ type Known = {
   readonly timeZone: string;
   readonly now: number;
   readonly check: { readonly at: number; readonly entries: number } | null;
-  /** The name of the key; null: there is none. */ readonly key: string | null;
+  /** The name of the key; null where the installation has no key. */ readonly key: string | null;
   readonly signedFrom: number | null;
   readonly lastHead: { readonly seq: number; readonly at: number } | null;
   readonly faults: readonly {

@@ -26,7 +26,7 @@ const MOST_FROM_ANYWHERE = 200;
 /**
  * Counts one more try at a user name: by the place that it comes from, so that nobody shuts out whoever the name belongs to. A device
  * on which its owner has signed in before is counted by itself.
- * @param device such a device; null: it is none
+ * @param device the word of such a device; null where nobody has signed in on it by this name
  * @returns after how many seconds the next try is taken; 0: this one is
  */
 export async function waitBeforeTry(username: string, device: string | null): Promise<number> {

@@ -29,8 +29,10 @@ const POINT = /^data\.readings\[(\d+)\]\.point$/;
 export function Waiting({
   timeZone,
   places,
+  sendsForOthers,
   texts,
 }: {
+  /** Whether whoever uses the device may send what others logged. */ sendsForOthers: boolean;
   texts: DeviceMemoryTexts;
   timeZone: string;
   /** Places of each heap, as the hub last told them. */ places: Readonly<
@@ -64,7 +66,7 @@ export function Waiting({
             {waiting.map((i) => (
               <li key={i.id} className="border-b border-rule py-2">
                 <Line item={i} timeZone={timeZone} />
-                <ForOther item={i} />
+                <ForOther item={i} sends={sendsForOthers} />
                 {i.problems
                   .filter((p) => p.path !== 'person')
                   .map((p) => (
@@ -106,12 +108,12 @@ function Line({ item, timeZone }: { item: OutboxItem; timeZone: string }) {
 }
 
 /** Whose an entry is, where somebody else uses the device now: it waits for them, or is handed over by a press that names both. */
-function ForOther({ item }: { item: OutboxItem }) {
+function ForOther({ item, sends }: { item: OutboxItem; sends: boolean }) {
   const [sure, setSure] = useState(false);
   const user = deviceUser();
   const whose = waitsFor(item.form, user);
   if (whose === null) return null;
-  const me = user.person;
+  const me = sends ? user.person : undefined;
   const send = (to: string): void => {
     void outboxStore
       .put({ ...item, form: handedOver(item.form, to), problems: [] })

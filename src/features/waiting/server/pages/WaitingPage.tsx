@@ -10,7 +10,12 @@ export async function WaitingPage() {
   );
   return (
     <PageShell s={s} place="round">
-      <Waiting timeZone={s.site.timeZone} places={places} texts={deviceMemoryTexts()} />
+      <Waiting
+        timeZone={s.site.timeZone}
+        places={places}
+        sendsForOthers={s.records}
+        texts={deviceMemoryTexts()}
+      />
     </PageShell>
   );
 }
