@@ -19,7 +19,6 @@ function filesOf(name, feature = '[^/]+') {
   const star = own ? '$1' : feature;
   if (folder === 'core') return '^src/core/';
   if (folder.endsWith('.ts')) return `^src/${escape(folder)}$`;
-  if (folder.endsWith('/actions')) return `^src/${folder.replace('*', star)}[.]ts$`;
   return `^src/${folder.replace('*', star)}/${withoutOwnLines(folder)}`;
 }
 /** A package, or a module of Node itself. */

@@ -1,5 +1,5 @@
 import type { NextConfig } from 'next';
-import { MOST_ACTION_BYTES, MOST_BODY_BYTES } from './src/platform/body-limits';
+import { MOST_BODY_BYTES } from './src/platform/body-limits';
 
 const config: NextConfig = {
   output: 'standalone',
@@ -24,7 +24,6 @@ const config: NextConfig = {
   experimental: {
     // What is larger is cut off without a word before a route reads it.
     proxyClientMaxBodySize: MOST_BODY_BYTES,
-    serverActions: { bodySizeLimit: MOST_ACTION_BYTES },
   },
   poweredByHeader: false,
   devIndicators: false,

@@ -3,7 +3,8 @@ import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { METRIC } from '../src/core/units/units';
 import { answerTrace, type TraceAnswer } from '../src/core/flow/trace-call';
-import { FILE_PATH, PROBLEM, problemLine } from '../src/core/words/problem';
+import { FILE_PROBLEM } from '../src/core/words/file-problem';
+import { FILE_PATH, problemLine } from '../src/core/words/problem';
 import { languageOfTerminal } from '../src/messages/languages';
 import { setSpeechSource } from '../src/messages/say';
 
@@ -43,7 +44,7 @@ function run(): TraceAnswer {
     const { code } = error as NodeJS.ErrnoException;
     return unusable(
       FILE_PATH,
-      code === 'ENOENT' ? `'${file}' cannot be read (there is no such file)` : PROBLEM.notUtf8,
+      code === 'ENOENT' ? `'${file}' cannot be read (there is no such file)` : FILE_PROBLEM.notUtf8,
     );
   }
   return answerTrace(text, {

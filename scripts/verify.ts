@@ -7,7 +7,8 @@ import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { isKeyWord } from '../src/core/formats/origin';
 import { answerVerify, type VerifyAnswer, type VerifyCall } from '../src/core/formats/verify-call';
-import { FILE_PATH, PROBLEM, problemLine } from '../src/core/words/problem';
+import { FILE_PROBLEM } from '../src/core/words/file-problem';
+import { FILE_PATH, problemLine } from '../src/core/words/problem';
 
 const { LC_ALL, LC_MESSAGES, LANG } = process.env;
 setSpeechSource(() => ({
@@ -100,7 +101,7 @@ function run(): VerifyAnswer {
   try {
     text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
   } catch {
-    return unusable(FILE_PATH, PROBLEM.notUtf8);
+    return unusable(FILE_PATH, FILE_PROBLEM.notUtf8);
   }
   return answerVerify(text, call, (words) => createHash('sha256').update(words).digest('hex'));
 }

@@ -22,6 +22,10 @@ const Frame = z.object({
 });
 export type EntryForm = z.input<typeof Frame>;
 
+/** An entry that is being typed: what is wrong with it is part of the answer. */
+export const AskedEntry = z.looseObject({ by: z.string() });
+export type AskedEntry = z.output<typeof AskedEntry>;
+
 /** How far ahead of the server's clock a phone may be before a time counts as in the future. */
 const CLOCK_SLACK_MS = 5 * MS.minute;
 /** A year typed with a missing figure lies before this. */

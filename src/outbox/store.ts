@@ -1,6 +1,14 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { OutboxItem } from './item';
-import { drain, type OutboxStore, type DeviceClock, type Drained, type ServerPort } from './send';
+import { firstOf } from '@/core/quantity/present';
+import type { Form, OutboxItem } from './item';
+import {
+  drain,
+  type DeviceClock,
+  type Drained,
+  type OutboxStore,
+  type ServerAnswer,
+  type ServerPort,
+} from './send';
 
 /** What a device keeps of its own: entries that wait, and what a round needs with no network. */
 type Device = {
@@ -154,6 +162,15 @@ const server: ServerPort = {
   photo: async (body) =>
     (await send('/api/photo', { body }, WAIT_MS * 4)).json() as ReturnType<ServerPort['photo']>,
 };
+
+/**
+ * Sends one entry that does not wait on the device where the server is away: what it is about has to be seen as it stands.
+ * @throws Error where the server does not answer
+ */
+export async function submitNow(form: Form): Promise<ServerAnswer> {
+  const { answers } = await server.log(deviceClock.now(), [form]);
+  return firstOf(answers);
+}
 
 let running: Promise<Drained> | null = null;
 /** Sends what waits; one sender at a time on a device, whichever page or worker it is. */

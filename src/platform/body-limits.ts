@@ -8,13 +8,13 @@ export const BODY_LIMITS = {
   '/api/log': 4_000_000,
 } as const;
 export const MOST_BODY_BYTES = Math.max(...Object.values(BODY_LIMITS));
-/** What pages send by themselves: a form's entry, or rows of a table. */
-export const MOST_ACTION_BYTES = 1_000_000;
-/** A form that anybody may send, and every other door. */
+/** What a form asks before it is sent: an entry with all that is typed. */
+export const MOST_QUESTION_BYTES = 100_000;
+/** A form that anybody may send, and every other address. */
 export const MOST_FORM_BYTES = 16_000;
 
 /** How much an address takes, bytes; null: its door says so itself, in words that fit what it takes. */
 export function bodyLimitOf(pathname: string): number | null {
   if (pathname in BODY_LIMITS) return null;
-  return pathname.startsWith('/api/') ? MOST_FORM_BYTES : MOST_ACTION_BYTES;
+  return pathname.startsWith('/api/ask/') ? MOST_QUESTION_BYTES : MOST_FORM_BYTES;
 }

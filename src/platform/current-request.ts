@@ -32,10 +32,14 @@ function addressOf({ socket, headers }: Pick<IncomingMessage, 'socket' | 'header
   return forwarded === undefined || forwarded === '' ? peer : forwarded;
 }
 
+/** Before a method that no Request of the web platform can bear: the framework would answer 500 before the guard is asked. */
+export const OUTSIDE = 'X-';
+
 /** From now on every request knows where it came from and what it bears. */
 export const followRequests = (): void =>
   diagnostics.subscribe('http.server.request.start', (message) => {
     const { request } = message as { request: IncomingMessage };
+    if (request.method === 'TRACE') request.method = `${OUTSIDE}TRACE`;
     const { host = '', cookie = '', 'user-agent': browser = '' } = request.headers;
     const from = { address: addressOf(request), host, cookie, browser };
     requests.enterWith({ ...from, site: '', known: new Map() });

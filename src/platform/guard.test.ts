@@ -28,6 +28,12 @@ const ask = (url: string, method: string, headers: Record<string, string>, hosts
     hosts,
   )?.status ?? null;
 
+test('what is no method of the application, or goes past its doors, is refused', () => {
+  for (const method of ['TRACE', 'X-TRACE', 'PROPFIND', 'CONNECT', 'get'])
+    expect(ask('/', method, {})).toBe(405);
+  for (const method of ['GET', 'POST']) expect(ask('/', method, { 'next-action': '40' })).toBe(400);
+});
+
 test('the guard has no matcher, so that no route is left out', () => {
   const proxy = fs.readFileSync(path.join(ROOT, 'src/proxy.ts'), 'utf8');
   expect(proxy).not.toMatch(/export const config|matcher:/);

@@ -1,13 +1,18 @@
 import { say } from '@/messages/say';
 import { bodyLimitOf } from './body-limits';
+import { OUTSIDE } from './current-request';
 /**
  * The one guard before every page, route and action. Another site's page must neither write here with this browser, nor read
  * through a name that was rebound to this machine; and no path reaches a page that cannot be read.
  */
-export type Refusal = { readonly status: 400 | 403 | 411 | 413 | 421; readonly message: string };
+export type Refusal = {
+  readonly status: 400 | 403 | 405 | 411 | 413 | 421;
+  readonly message: string;
+};
 
 const LOCAL = new Set(['localhost', '127.0.0.1', '[::1]']);
 const SAFE_METHODS = new Set(['GET', 'HEAD', 'OPTIONS']);
+const METHODS = new Set([...SAFE_METHODS, 'POST', 'PUT', 'PATCH', 'DELETE']);
 
 /** The name in a Host header or an origin, without its port; null: it is none. */
 function hostNameOf(host: string): string | null {
@@ -53,6 +58,13 @@ export function refusalOf(
       message: say('app.theAddressContainsPercentSign'),
     };
   }
+  if (!METHODS.has(request.method))
+    return {
+      status: 405,
+      message: say('app.methodNotTaken', { method: request.method.replace(OUTSIDE, '') }),
+    };
+  // All that is written or asked goes through a door that checks and counts it; the framework's own way past them is shut.
+  if (request.headers.has('next-action')) return { status: 400, message: say('app.noActions') };
   if (SAFE_METHODS.has(request.method)) return null;
   return isForeign(request.headers, host, hosts)
     ? { status: 403, message: say('app.thisCameFromAnotherWebsite') }

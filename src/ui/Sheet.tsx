@@ -1,44 +1,17 @@
 'use client';
-import { say } from '@/messages/say';
-import { X } from 'lucide-react';
-import { Dialog } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { useEffect, useState, type ComponentType } from 'react';
+import type { SheetProps } from './SheetDialog';
 
 /** A log sheet: in the middle on a laptop, from the bottom on a phone. */
-export function Sheet({
-  open,
-  onOpenChange,
-  title,
-  note,
-  children,
-}: {
-  open: boolean;
-  onOpenChange: (open: boolean) => void;
-  title: string;
-  note?: string;
-  children: ReactNode;
-}) {
-  return (
-    <Dialog.Root open={open} onOpenChange={onOpenChange}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-[#0b0a06]/50 z-20" />
-        <Dialog.Content
-          {...(note ? {} : { 'aria-describedby': undefined })}
-          className="lift sheet-dialog"
-        >
-          <div className="flex justify-between items-start gap-3">
-            <Dialog.Title>{title}</Dialog.Title>
-            <Dialog.Close
-              aria-label={say('controls.closeWithoutSaving')}
-              className="btn !min-h-[40px] !px-2.5"
-            >
-              <X size={20} />
-            </Dialog.Close>
-          </div>
-          {note && <Dialog.Description className="hint mt-1">{note}</Dialog.Description>}
-          <div className="mt-4 flex flex-col gap-4">{children}</div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
-  );
+export function Sheet(props: SheetProps) {
+  // No page waits for the dialog, and it is there by the first press, also where the signal is gone by then.
+  const [Dialog, setDialog] = useState<ComponentType<SheetProps> | null>(null);
+  useEffect(() => {
+    if (!Dialog)
+      void import('./SheetDialog').then(
+        (m) => setDialog(() => m.SheetDialog),
+        () => undefined,
+      );
+  }, [Dialog, props.open]);
+  return Dialog && <Dialog {...props} />;
 }

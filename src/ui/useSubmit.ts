@@ -9,7 +9,7 @@ import { remember } from './remember';
 export type FormProblem = { readonly path: string; readonly message: string };
 /** What the one door of the log answers; `waiting`: it is kept on this device until there is a signal. */
 export type SubmitResult =
-  | { readonly ok: true; readonly already: boolean; readonly waiting?: boolean }
+  | { readonly ok: true; readonly already?: boolean; readonly waiting?: boolean }
   | { readonly ok: false; readonly problems: readonly FormProblem[] };
 
 const NO_ANSWER: FormProblem = {

@@ -15,11 +15,11 @@ import { entryId, batchId } from '../support/ids';
 /** Acts between heaps: one act, an entry at each end, and what becomes of their proofs. */
 let t: Doored['t'];
 let door: Doored['door'];
-let actions: Doored['actions'];
+let previewEntry: Doored['previewEntry'];
 let site: Site;
 let close: Doored['close'];
 beforeAll(async () => {
-  ({ t, door, actions, site, close } = await doorOnSite());
+  ({ t, door, previewEntry, site, close } = await doorOnSite());
 }, 30_000);
 afterAll(() => close(), 30_000);
 
@@ -97,7 +97,7 @@ describe('joining', () => {
   test('an unproven heap: the whole starts again, the other is at its end, and both logs say so', async () => {
     const [a, b] = [await heap('A1', 100, 60), await heap('B1', 30, 60)];
     expect((await snapshot(a)).rules.some((r) => r.status === 'proven')).toBe(true);
-    const preview = await actions.previewEntry({
+    const preview = await previewEntry({
       id: newId(),
       batch: a,
       kind: 'merge',
@@ -345,7 +345,7 @@ describe('splitting', () => {
 describe('carried over', () => {
   test('leachate of one heap is a raw addition to the other: its clock starts over, and both logs have it', async () => {
     const [a, b] = [await heap('A8', 100, 60), await heap('B8', 100, 60)];
-    const preview = await actions.previewEntry({
+    const preview = await previewEntry({
       id: newId(),
       batch: a,
       kind: 'transfer',

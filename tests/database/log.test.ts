@@ -13,6 +13,7 @@ import { preparedOf, rulingsOf } from '@/core/formats/verify-call';
 import { rulesForMethod } from '@/core/rules/library';
 import { up as refold } from '@/db/migrations/0002-refold';
 import { chainRepo } from '@/db/repositories/chain';
+import { chainCheckRepo } from '@/db/repositories/chain-checks';
 import { logRepo } from '@/db/repositories/log';
 import { entryHash } from '@/db/repositories/log-rows';
 import { snapshotRepo } from '@/db/repositories/snapshots';
@@ -83,6 +84,29 @@ describe('the log', () => {
       await expect(statement.execute(t.admin)).rejects.toThrow(/append-only/);
     }
     expect((await logRepo(t.app).ofBatch(batchId(id)))[0]!.by).toBe('Mo');
+    // It gives no entry a number, so that it cannot use them up.
+    for (const seq of ['9223372036854775807', '1'])
+      await expect(
+        sql`insert into log_entry (seq, id, site, at, recorded_at, by, kind, data, hash) overriding system value
+          values (${seq}, ${newId()}, ${site.id}, now(), now(), 'Mo', 'note', '{}', 'x')`.execute(
+          t.app,
+        ),
+      ).rejects.toThrow(/permission denied/);
+  });
+
+  test('what was found in the log is not taken back by the application’s role', async () => {
+    const site = await aSite(t.app);
+    const faults = [{ code: 'CHANGED' as const, seq: 3, id: 'x' }];
+    await chainCheckRepo(t.app).keep(site.id, NOW, { entries: 9, faults });
+    for (const statement of [
+      sql`delete from chain_check`,
+      sql`update chain_check set faults = '[]'`,
+      sql`truncate chain_check`,
+    ]) {
+      await expect(statement.execute(t.app)).rejects.toThrow(/permission denied/);
+      await expect(statement.execute(t.admin)).rejects.toThrow(/append-only/);
+    }
+    expect((await chainCheckRepo(t.app).last(site.id))?.faults).toEqual(faults);
   });
 
   test('the same id twice is done once, also at the same time', async () => {

@@ -15,6 +15,7 @@ import { invitationRepo } from '@/db/repositories/invitations';
 import { logRepo } from '@/db/repositories/log';
 import { memberRepo } from '@/db/repositories/members';
 import { photoRepo } from '@/db/repositories/photos';
+import type { BatchId } from '@/core/log/ids';
 import { siteRepo, type Site } from '@/db/repositories/site';
 import { readBatchState } from '@/db/repositories/states';
 import { writeEntries } from '@/db/write';
@@ -234,15 +235,18 @@ describe('behind the guard of addresses', () => {
     });
   });
 
-  test('an action of a page is refused by what it does, to whichever page it was sent', async () => {
-    const { listBatches } = await import('@/features/frame/server/actions');
-    const { listKnownReadings } = await import('@/features/bring/server/actions');
+  test('a question is refused by what it asks for, behind the guard of addresses', async () => {
+    const { listBatches } = await import('@/features/frame/server/list-batches');
+    const { listKnownReadings } = await import('@/features/bring/server/known-readings');
     const { theSite } = await import('@/db/context');
     const attempts = async () =>
       (
         await Promise.allSettled([
           listBatches(),
-          listKnownReadings(heaps[0]!, '2026-01-01T00:00:00Z', '2026-12-31T00:00:00Z'),
+          listKnownReadings({
+            ...{ batch: heaps[0]! as BatchId },
+            ...{ from: '2026-01-01T00:00:00Z', to: '2026-12-31T00:00:00Z' },
+          }),
         ])
       ).map((a) => a.status);
     actAs(memberAccess(sites[0]!, 'partner'));

@@ -91,7 +91,7 @@ test.each(ROLES_AND_NOBODY)(
   120_000,
 );
 
-test('an action of a page is not to be had by way of a page that anybody may open', async () => {
+test('nothing is asked or written by way of a page: all goes through doors that check and count', async () => {
   const page = await app.fetch('/more');
   const html = await page.text();
   expect(html).toContain('Signed in as Mo');
@@ -100,7 +100,10 @@ test('an action of a page is not to be had by way of a page that anybody may ope
     headers: { 'next-action': '40'.padEnd(42, '0'), 'content-type': 'text/plain' },
     body: '[]',
   });
-  expect(await answer.text()).not.toMatch(/Batch 1|Curlew/);
+  expect(answer.status).toBe(400);
+  expect(await answer.text()).toBe(
+    'This server takes no such request. Reload the page and try again.\n',
+  );
 });
 
 const entryOf = (kind: string, by: string, data: object, id = newId()) => ({
@@ -324,7 +327,8 @@ test('passwords are kept as argon2id, tokens as their hash, and guessing is coun
       body: new URLSearchParams({ username: 'mo', password: 'guess' }),
     });
   const answers = [];
-  for (let i = 0; i < 12; i += 1) answers.push((await guess()).status);
+  // More than twice as many as one minute takes, wherever in it they begin.
+  for (let i = 0; i < 21; i += 1) answers.push((await guess()).status);
   expect(answers).toContain(429);
 }, 60_000);
 
@@ -519,9 +523,9 @@ test('what a trainee logged with no signal does not go out under the next person
   await fill(page, 'In the shade, °C', '8.25');
   await press(page, 'Save the air temperature');
   await waitText(page, '[data-testid=device-bar]', /waiting to send/);
-  await page.setOfflineMode(false);
   // The trainee's session ends; the next one signs in on the same phone and does nothing.
   await page.browserContext().deleteCookie(...(await page.browserContext().cookies()));
+  await page.setOfflineMode(false);
   await open(page, `${app.base}/sign-in`);
   await waitText(page, '[data-testid=waiting-here]', /One entry of trainee waits on this device/);
   await fill(page, 'User name', 'recorder');
@@ -556,8 +560,8 @@ test('what a trainee logged with no signal does not go out under the next person
 
 test('nobody escapes the check of their work by naming another hand on the device', async () => {
   const members = await memberRepo(app.database.app).members(siteId);
-  const idOf = (role: MemberRole): string => members.find((m) => m.role === role)!.person;
-  const typed = (by: MemberRole, typist: MemberRole) =>
+  const idOf = (name: string): string => members.find((m) => m.name === name)!.person;
+  const typed = (by: string, typist: string) =>
     entryOf('note', typist, {
       words: `typed by ${typist}, sent by ${by}`,
       device: {
@@ -566,12 +570,12 @@ test('nobody escapes the check of their work by naming another hand on the devic
       },
     });
   for (const role of ['trainee', 'crew'] as const)
-    expect(await send(cookies[role] ?? '', typed(role, 'manager'))).toMatchObject({
+    expect(await send(cookies[role] ?? '', typed(role, 'Mo'))).toMatchObject({
       ...{ ok: false, problems: [{ path: 'person' }] },
     });
   // Whoever logs for others may say whose hand it was, and a trainee's is looked over.
   const handed = typed('recorder', 'trainee');
-  expect(await send(cookies.recorder ?? '', handed)).toMatchObject({ ok: true });
+  expect(await send(cookies.recorder ?? '', handed)).toEqual({ ok: true, already: false });
   expect(isToBeChecked((await heldOf(handed.id))!.data)).toBe(true);
 });
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import fs from 'node:fs';
+import http from 'node:http';
 import path from 'node:path';
 import { sql } from 'kysely';
 import type { Page } from 'puppeteer-core';
@@ -8,7 +9,8 @@ import { chainRepo } from '@/db/repositories/chain';
 import { siteRepo } from '@/db/repositories/site';
 import { writeEntries } from '@/db/write';
 import { fillSite } from '../support/large-site';
-import { BODY_LIMITS, MOST_ACTION_BYTES, MOST_FORM_BYTES } from '@/platform/body-limits';
+import { BODY_LIMITS, MOST_FORM_BYTES, MOST_QUESTION_BYTES } from '@/platform/body-limits';
+import { ROUTES as ADDRESSES } from '@/entry/server/routes';
 import { newId } from '@/platform/ids';
 import { open, sleep, startSite, waitText, type App } from '../support/app';
 
@@ -218,6 +220,52 @@ test('who knocks too often waits, and is told how long; others pass', async () =
   expect((await knock('203.0.113.10')).status).toBe(400);
 }, 150_000);
 
+const QUESTIONS = Object.keys(ADDRESSES).filter((route) => route.startsWith('/api/ask/'));
+test.each(QUESTIONS)('%s: a question that is none is answered 400, never 500', async (route) => {
+  for (const body of [
+    '',
+    'null',
+    '[]',
+    '[{"by":1}]',
+    '"x"',
+    '{"by":7,"probe":[],"batch":3',
+    '1e999',
+  ])
+    expect([body, (await app.fetch(route, { method: 'POST', body })).status]).toEqual([body, 400]);
+  const deep = '['.repeat(20_000);
+  expect((await app.fetch(route, { method: 'POST', body: deep })).status).toBe(400);
+  expect((await app.fetch(route)).status).toBe(405);
+});
+
+test('a rule, a check and an entry that are half typed are answered with what is wrong', async () => {
+  const ask = async (what: string, question: object) => {
+    const body = JSON.stringify(question);
+    const answer = await app.fetch(`/api/ask/${what}`, { method: 'POST', body });
+    return { status: answer.status, body: (await answer.json()) as unknown };
+  };
+  expect(await ask('rule', {})).toMatchObject({ status: 200, body: { ok: false } });
+  expect(await ask('entry', { by: '' })).toMatchObject({ status: 200, body: { effects: null } });
+  const check = { probe: 'T1', referenceC: 0, readC: 1, at: 'yesterday' };
+  expect(await ask('check', check)).toEqual({ status: 200, body: null });
+  expect((await ask('check', { ...check, readC: 'warm' })).status).toBe(400);
+});
+
+/** A method that no browser and no library sends by itself. */
+const statusOf = (method: string): Promise<number | undefined> =>
+  new Promise((done, fail) => {
+    const { hostname, port } = new URL(app.base);
+    http
+      .request({ hostname, port, method, path: '/' }, (answer) => {
+        answer.resume();
+        done(answer.statusCode);
+      })
+      .on('error', fail)
+      .end();
+  });
+test.each(['TRACE', 'PROPFIND', 'LOCK'])('%s is not taken', async (method) => {
+  expect(await statusOf(method)).toBe(405);
+});
+
 describe('how much an address takes', () => {
   const send = async (at: string, bytes: number): Promise<number> => {
     const body = Buffer.alloc(bytes, 'x');
@@ -230,7 +278,8 @@ describe('how much an address takes', () => {
     ['/api/photo', BODY_LIMITS['/api/photo'], 415],
     ['/api/bring', BODY_LIMITS['/api/bring'], 400],
     ['/api/sign-in', MOST_FORM_BYTES, 303],
-    ['/', MOST_ACTION_BYTES, 200],
+    ['/api/ask/entry', MOST_QUESTION_BYTES, 400],
+    ['/', MOST_FORM_BYTES, 200],
   ])(
     '%s: up to its bound, and no byte more',
     async (at, most, status) => {

@@ -14,7 +14,7 @@ export async function doorOnSite() {
     t,
     site,
     door: await import('@/entry/server/ingest-entry'),
-    actions: await import('@/entry/server/actions'),
+    previewEntry: (await import('@/entry/server/preview-entry')).previewEntry,
     close: async (): Promise<void> => {
       await closePools();
       await t.drop();

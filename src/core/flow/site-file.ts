@@ -3,6 +3,7 @@ import { Time } from '../log/shapes';
 import { testValuesSchema } from '../log/test-shapes';
 import { isTimeZone } from '../quantity/calendar';
 import { instantOf, type Instant } from '../quantity/instant';
+import { FILE_PROBLEM } from '../words/file-problem';
 import { FILE_PATH, pathText, PROBLEM, type Problem } from '../words/problem';
 import { FLOW_PROBLEM } from './words';
 
@@ -136,7 +137,7 @@ function crossProblems({ lots, flows, levels, proofs, tests, results }: SiteFile
   const ids = new Set<string>();
   const known = new Set(lots.map((l) => l.id));
   const claim = (id: string, path: string): void => {
-    if (ids.has(id)) wrong(`${path}.id`, PROBLEM.twice(id));
+    if (ids.has(id)) wrong(`${path}.id`, FILE_PROBLEM.twice(id));
     ids.add(id);
   };
   const isKnown = (lot: string, path: string): void => {
@@ -183,7 +184,7 @@ export function readSiteFile(text: string): ParsedSite {
     json = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
     const why = error instanceof Error ? error.message : 'unreadable';
-    return { ok: false, problems: [{ path: FILE_PATH, message: PROBLEM.notJson(why) }] };
+    return { ok: false, problems: [{ path: FILE_PATH, message: FILE_PROBLEM.notJson(why) }] };
   }
   const parsed = SiteFileSchema.safeParse(json);
   if (!parsed.success)

@@ -19,6 +19,7 @@ import {
   Unit,
 } from '../log/shapes';
 import { LIBRARY_EDITION, RULE_LIBRARY } from '../rules/library';
+import { FILE_PROBLEM } from '../words/file-problem';
 import { FILE_PATH, PROBLEM, pathText, type Problem } from '../words/problem';
 
 /** The open batch file (contract, section 1). Unknown fields are kept: every object is loose. */
@@ -61,7 +62,7 @@ function crossProblems(file: BatchFile): Located[] {
   const unique = (list: string, ids: readonly string[]): Set<string> => {
     const seen = new Set<string>();
     ids.forEach((id, i) => {
-      if (seen.has(id)) problems.push({ path: [list, i, 'id'], message: PROBLEM.twice(id) });
+      if (seen.has(id)) problems.push({ path: [list, i, 'id'], message: FILE_PROBLEM.twice(id) });
       else seen.add(id);
     });
     return seen;
@@ -90,23 +91,23 @@ function crossProblems(file: BatchFile): Located[] {
     if (!points.has(r.point))
       problems.push({
         path: ['readings', i, 'point'],
-        message: PROBLEM.unlisted('point', r.point),
+        message: FILE_PROBLEM.unlisted('point', r.point),
       });
     if (r.probe !== undefined && !probes.has(r.probe))
       problems.push({
         path: ['readings', i, 'probe'],
-        message: PROBLEM.unlisted('probe', r.probe),
+        message: FILE_PROBLEM.unlisted('probe', r.probe),
       });
   });
   (file.rules ?? []).forEach((r, i) => {
     if (RULE_LIBRARY.some((own) => own.id === r.id))
-      problems.push({ path: ['rules', i, 'id'], message: PROBLEM.libraryId(r.id) });
+      problems.push({ path: ['rules', i, 'id'], message: FILE_PROBLEM.libraryId(r.id) });
   });
   const edition = termsOf(file)?.library;
   if (edition !== undefined && edition > LIBRARY_EDITION)
     problems.push({
       path: ['terms', 'library'],
-      message: PROBLEM.newerLibrary(edition, LIBRARY_EDITION),
+      message: FILE_PROBLEM.newerLibrary(edition, LIBRARY_EDITION),
     });
   const policy = resolvePolicy(file.policy);
   if (policy.turnGraceHours > policy.maxGapHours)
@@ -172,7 +173,7 @@ export function readBatchFile(text: string): ParsedFile {
     return parseBatchFile(JSON.parse(text.replace(/^\uFEFF/, '')));
   } catch (error) {
     const why = error instanceof Error ? error.message : 'unreadable';
-    return { ok: false, problems: [{ path: FILE_PATH, message: PROBLEM.notJson(why) }] };
+    return { ok: false, problems: [{ path: FILE_PATH, message: FILE_PROBLEM.notJson(why) }] };
   }
 }
 

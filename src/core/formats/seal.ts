@@ -2,7 +2,8 @@ import { ed25519 } from '@noble/curves/ed25519.js';
 import { hexToBytes, utf8ToBytes } from '@noble/hashes/utils.js';
 import { z } from 'zod';
 import { canonicalJson, GENESIS, isSiteSequence, type OwnLink } from '../log/entry';
-import { PROBLEM, type Problem } from '../words/problem';
+import { FILE_PROBLEM } from '../words/file-problem';
+import type { Problem } from '../words/problem';
 
 /**
  * What shows that nothing of a batch was left out of its file: how many entries its own sequence and the site's have, where each
@@ -100,7 +101,7 @@ function isWhole(
 
 /** What is wrong with a sequence that is not what was sealed: it is shorter or longer, or as long and another. */
 const lackOf = (have: number, of: number): string =>
-  have === of ? PROBLEM.sealChanged(of) : PROBLEM.sealMissing(have, of);
+  have === of ? FILE_PROBLEM.sealChanged(of) : FILE_PROBLEM.sealMissing(have, of);
 
 type Site = { readonly id: string; readonly name: string; readonly timeZone: string };
 
@@ -118,15 +119,15 @@ export function checkSeal(
     problems: [{ path: `trail.seal${path}`, message }],
   });
   if (canonicalJson(seal.site) !== canonicalJson(site))
-    return wrong('.site', PROBLEM.sealOtherSite());
+    return wrong('.site', FILE_PROBLEM.sealOtherSite());
   if ((seal.key === null) !== (seal.signature === null))
-    return wrong('.signature', PROBLEM.sealForged());
+    return wrong('.signature', FILE_PROBLEM.sealForged());
   if (
     seal.key !== null &&
     seal.signature !== null &&
     !verifies(seal.key, sealText(seal), seal.signature)
   )
-    return wrong('.signature', PROBLEM.sealForged());
+    return wrong('.signature', FILE_PROBLEM.sealForged());
   const own = entries.filter((e) => e.batch === seal.batch);
   const ofSite = entries.filter((e) => isSiteSequence(e));
   if (!isWhole(own, seal.own)) return wrong('.own', lackOf(own.length, seal.own.n));

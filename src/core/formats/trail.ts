@@ -10,7 +10,8 @@ import {
 import { foldBatch, foldSite, type BatchState, type SiteState } from '../log/fold';
 import { isoOf, instantOf } from '../quantity/instant';
 import { Time } from '../log/shapes';
-import { PROBLEM, pathText, type Problem } from '../words/problem';
+import { FILE_PROBLEM } from '../words/file-problem';
+import { pathText, type Problem } from '../words/problem';
 import { batchFileOf, type SiteHead } from './batch-file-of';
 import { parseBatchFile, termsOf, type BatchFile } from './batch-file';
 import { firstOf, lastOf } from '../quantity/present';
@@ -21,7 +22,7 @@ import { checkSeal, SealSchema, type Seal, type SealCheck } from './seal';
  * before it on the site. Whoever has the file can see that no entry was changed, and that the readings and
  * works in the file are what the entries say.
  */
-const Hash = z.string().regex(/^[0-9a-f]{64}$/, { error: () => PROBLEM.noHash });
+const Hash = z.string().regex(/^[0-9a-f]{64}$/, { error: () => FILE_PROBLEM.noHash });
 const LinkSchema = z.looseObject({
   seq: z.int().min(1),
   prev: Hash,
@@ -97,10 +98,11 @@ function linkProblems(trail: Trail, sha256: Sha256): Problem[] {
       recordedAt: instantOf(link.recordedAt),
     } as unknown as Entry;
     if (sha256(link.prev + chainText(trail.site, entry)) !== link.hash)
-      return [at(['entries', i], PROBLEM.changedEntry(link.kind, link.at))];
-    if (before && link.seq <= before.seq) return [at(['entries', i, 'seq'], PROBLEM.outOfOrder)];
+      return [at(['entries', i], FILE_PROBLEM.changedEntry(link.kind, link.at))];
+    if (before && link.seq <= before.seq)
+      return [at(['entries', i, 'seq'], FILE_PROBLEM.outOfOrder)];
     if (before && link.seq === before.seq + 1 && link.prev !== before.hash)
-      return [at(['entries', i, 'prev'], PROBLEM.brokenChain(link.kind, link.at))];
+      return [at(['entries', i, 'prev'], FILE_PROBLEM.brokenChain(link.kind, link.at))];
     return [];
   });
 }
@@ -176,7 +178,7 @@ export function checkTrail(file: BatchFile, sha256: Sha256): CheckedTrail {
   if (!Array.isArray(entries)) return { ok: false, problems: [entries] };
   const own = entries.filter((e) => e.batch !== null);
   if (!own.some((e) => e.kind === 'opened'))
-    return { ok: false, problems: [at([], PROBLEM.noOpening)] };
+    return { ok: false, problems: [at([], FILE_PROBLEM.noOpening)] };
   const [state, siteState] = [
     foldBatch(own),
     foldSite(entries.filter((e) => e.batch === null || SITE_KINDS.includes(e.kind))),
@@ -189,10 +191,13 @@ export function checkTrail(file: BatchFile, sha256: Sha256): CheckedTrail {
   };
   const folded = terms && batchFileOf(state, head, siteState, terms);
   const again = folded && parseBatchFile(JSON.parse(JSON.stringify(folded)));
-  if (!again?.ok) return { ok: false, problems: [at([], PROBLEM.noOpening)] };
+  if (!again?.ok) return { ok: false, problems: [at([], FILE_PROBLEM.noOpening)] };
   const differs = difference(rest, again.file);
   if (differs)
-    return { ok: false, problems: [{ path: pathText(differs), message: PROBLEM.notAsLogged }] };
+    return {
+      ok: false,
+      problems: [{ path: pathText(differs), message: FILE_PROBLEM.notAsLogged }],
+    };
   const { seal } = parsed.data;
   const facts = { id: parsed.data.site, name: rest.site.name, timeZone: rest.site.timeZone };
   const sealed = seal ? checkSeal(seal, parsed.data.entries, facts) : { check: NO_SEAL };

@@ -15,6 +15,7 @@ import { findRule, rulesForMethod } from '../rules/library';
 import type { Locale } from '../words/note';
 import { doseText, shareRangeText } from '../words/beyond';
 import { policyText } from '../words/policy';
+import { FILE_PROBLEM } from '../words/file-problem';
 import { problemLine, PROBLEM, type Problem } from '../words/problem';
 import { plainText, statusWord, verdictSentence } from '../evidence/verdict-words';
 import { evidenceOf, ownRulesOf, readBatchFile, type BatchFile } from './batch-file';
@@ -77,7 +78,7 @@ export function answerVerify(text: string, call: VerifyCall, sha256: Sha256): Ve
   for (const id of new Set(call.rules)) {
     const rule = findRule(id, own);
     if (rule) named.push(rule);
-    else problems.push({ path: '--rule', message: PROBLEM.unknownRule(id) });
+    else problems.push({ path: '--rule', message: FILE_PROBLEM.unknownRule(id) });
   }
   if (problems.length > 0 || asOf === null) return refused(problems);
   const asked = call.rules.length > 0 ? named : rulesForMethod(parsed.file.batch.method);

@@ -1,5 +1,5 @@
 import { say } from '../../messages/say';
-import { upperFirst, volumeText } from '../quantity/format';
+import { upperFirst } from '../quantity/format';
 /** Something that a file, a form or a call got wrong, as data; the path names the input. */
 export type Problem = {
   readonly path: string;
@@ -21,27 +21,14 @@ export const pathText = (path: readonly PropertyKey[]): string =>
 export const problemLine = ({ path, message }: Problem): string =>
   `${path}: ${message}`.replace(/[\r\n\u2028\u2029]+/g, ' ');
 
-/** The sentences of problems that more than one door reports. */
+/** The sentences of what forms get wrong; pages load them, so that what only files or the door report stands elsewhere. */
 export const PROBLEM = {
-  notJson: (why: string) => say('terms.notJsonTextExportBatch', { why }),
-  get notUtf8() {
-    return say('terms.notUtf8TextSave');
-  },
-  unsoundText: (fault: 'nul' | 'half') =>
-    fault === 'nul'
-      ? say('terms.containsZeroByteWhichCannot')
-      : say('terms.containsHalfCharacterBrokenEmoji'),
-  get neverWritten() {
-    return say('terms.theDatabaseCannotStoreSomething');
-  },
   get noTime() {
     return say('terms.mustTimeSuchAs2026');
   },
   get noZone() {
     return say('terms.mustIanaTimeZoneSuch');
   },
-  twice: (id: string) => say('terms.theIdAppearsTwiceIds', { id }),
-  unlisted: (what: string, id: string) => say('terms.noWithIdListed', { what, id }),
   get graceTooLong() {
     return say('terms.mustNotLongerThanMaxgaphours');
   },
@@ -60,27 +47,6 @@ export const PROBLEM = {
   get ruleTitle() {
     return say('terms.giveRuleTitleAtLeast');
   },
-  libraryId: (id: string) => say('terms.isRuleLibraryGiveYour', { id }),
-  get noHash() {
-    return say('terms.mustSha256Hash64');
-  },
-  changedEntry: (kind: string, at: string) => say('terms.thisEntryDoesNotMatch', { kind, at }),
-  brokenChain: (kind: string, at: string) => say('terms.theChainBrokenBeforeThis', { kind, at }),
-  get outOfOrder() {
-    return say('terms.theEntriesNotInOrder');
-  },
-  sealOtherSite: () => say('terms.sealOtherSite'),
-  sealForged: () => say('terms.sealForged'),
-  sealChanged: (of: number) => say('terms.sealChanged', { of }),
-  sealMissing: (have: number, of: number) => say('terms.sealMissing', { have, of }),
-  get noOpening() {
-    return say('terms.theEntriesDoNotDescribe');
-  },
-  get notAsLogged() {
-    return say('terms.theFileSaysSomethingElse');
-  },
-  newerLibrary: (theirs: number, ours: number) =>
-    say('terms.savedUnderEditionRuleLibrary', { theirs, ours }),
   get rowBackwards() {
     return say('terms.theEndStretchRowMust');
   },
@@ -93,9 +59,6 @@ export const PROBLEM = {
   get rangeBackwards() {
     return say('terms.theUpperEndRangeMust');
   },
-  idTaken: (what: string) => say('terms.thisIdAlreadyInLog', { what }),
-  noPlace: (name: string) => say('terms.thisBatchHasNoPoint', { name }),
-  movedPlace: (name: string) => say('terms.thePointHasReadingsPoint', { name }),
   get lotCode() {
     return say('lots.lotNeedsCode');
   },
@@ -107,9 +70,6 @@ export const PROBLEM = {
   },
   get wholeCount() {
     return say('terms.wholeCount');
-  },
-  get noPhoto() {
-    return say('terms.itsPhotoHasNotArrived');
   },
   get limitsOrder() {
     return say('terms.limitsOrder');
@@ -132,10 +92,6 @@ export const PROBLEM = {
   get dayBackwards() {
     return say('terms.theWorkingDayMustEnd');
   },
-  get sameHeap() {
-    return say('terms.aBatchCannotJoinedWith');
-  },
-  splitTooMuch: (m3: number) => say('terms.thePartsMustLeaveSomething', { m3: volumeText(m3) }),
   get plainId() {
     return say('terms.smallLettersFiguresHyphensOnly2');
   },
@@ -193,18 +149,6 @@ export const PROBLEM = {
   get metres() {
     return say('terms.typeMetersAsNumberAbove');
   },
-  slotOut: (name: string) => say('terms.isBeyondEdgeMapMove', { name }),
-  noMaterial: (name: string) => say('terms.thereNoMaterialInLibrary', { name }),
-  get noLoad() {
-    return say('terms.thatLoadNotInStock');
-  },
-  get closedAlready() {
-    return say('terms.addingFinishedForThisBatch');
-  },
-  chargedLater: (when: string) => say('terms.somethingWasAddedAfterAt', { when }),
-  changedMeanwhile: (what: string, who: string, when: string) =>
-    say('terms.wasChangedByAtWhile', { what, who, when }),
-  unknownRule: (id: string) => say('terms.noRuleInLibraryOr', { id }),
 } as const;
 
 /** A problem where it stands alone: `Type it again.` */

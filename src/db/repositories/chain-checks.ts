@@ -4,7 +4,6 @@ import type { ChainReport } from './chain';
 
 /** A check of the log, and what did not fit. */
 export type ChainCheck = ChainReport & { readonly at: number };
-const KEEP_MS = 90 * 86_400_000;
 
 export const chainCheckRepo = (db: Db) => ({
   async keep(site: string, at: number, { entries, faults }: ChainReport): Promise<void> {
@@ -12,11 +11,6 @@ export const chainCheckRepo = (db: Db) => ({
       .insertInto('chain_check')
       .values({ site, at: new Date(at), entries, faults: JSON.stringify(faults) })
       .onConflict((c) => c.doNothing())
-      .execute();
-    await db
-      .deleteFrom('chain_check')
-      .where('site', '=', site)
-      .where('at', '<', new Date(at - KEEP_MS))
       .execute();
   },
   /** Adds something that does not fit to what was found last, unless it is known already. */

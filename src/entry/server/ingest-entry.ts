@@ -15,7 +15,9 @@ import { createBatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { ownRulesOf } from '@/core/formats/batch-file';
 import { findRule } from '@/core/rules/library';
 import { normalizeTexts, textFault } from '@/core/log/sound-text';
-import { pathText, PROBLEM, type Problem } from '@/core/words/problem';
+import { FILE_PROBLEM } from '@/core/words/file-problem';
+import { DOOR_PROBLEM } from '@/core/words/door-problem';
+import { pathText, type Problem } from '@/core/words/problem';
 import type { Db } from '@/db/client';
 import { requireSite, theDb, theWriter } from '@/db/context';
 import { beginToRemember } from '@/db/begin-memory';
@@ -57,7 +59,7 @@ export async function ingestEntry(
 ): Promise<IngestResult> {
   const site = await requireSite();
   const fault = textFault(form);
-  if (fault) return refused(pathText(fault.path), PROBLEM.unsoundText(fault.fault));
+  if (fault) return refused(pathText(fault.path), DOOR_PROBLEM.unsoundText(fault.fault));
   const typed = asSent(normalizeTexts(form));
   try {
     // What an entry is checked against must still be so when it is written: of two who change a thing in the same instant, the second is told.
@@ -85,7 +87,7 @@ export async function ingestEntry(
       'an entry was not written',
     );
     // What the database can never take is not sent again and again.
-    if (isImpossible(error)) return refused('(form)', PROBLEM.neverWritten);
+    if (isImpossible(error)) return refused('(form)', DOOR_PROBLEM.neverWritten);
     return refused('(form)', say('entry.itCouldNotSavedJust'), true);
   }
 }
@@ -146,7 +148,7 @@ async function heldAs(db: Db, form: EntryForm, timeZone: string): Promise<Ingest
   if (!held) return null;
   const then = parseEntryForm(form, timeZone, held.recordedAt);
   if (then.ok && content(then.entry) === content(held)) return { ok: true, already: true };
-  return refused('id', PROBLEM.idTaken(whatIs(held)));
+  return refused('id', DOOR_PROBLEM.idTaken(whatIs(held)));
 }
 
 const whatIs = (e: Entry): string =>
@@ -208,7 +210,11 @@ async function validateReferences(
       : refused('batch', say('entry.aNewBatchTakesId'));
   for (const sha256 of picturesOf(entry))
     if (!(await photoRepo(db).has(sha256)))
-      return refused(entry.kind === 'photo' ? 'data.sha256' : 'data.photos', PROBLEM.noPhoto, true);
+      return refused(
+        entry.kind === 'photo' ? 'data.sha256' : 'data.photos',
+        DOOR_PROBLEM.noPhoto,
+        true,
+      );
   if (entry.batch === null)
     return asRefusal(
       (await validateLots(db, site, entry)) ??
@@ -223,16 +229,16 @@ async function validateReferences(
     if (i >= 0)
       return refused(
         `data.readings[${i}].point`,
-        PROBLEM.noPlace(itemAt(entry.data.readings, i).point),
+        DOOR_PROBLEM.noPlace(itemAt(entry.data.readings, i).point),
       );
     const twice = entry.data.readings.find((r) => hasReading(state, r.id));
     if (twice)
-      return refused('data.readings', PROBLEM.idTaken(say('entry.reading', { id: twice.id })));
+      return refused('data.readings', DOOR_PROBLEM.idTaken(say('entry.reading', { id: twice.id })));
   }
   if (entry.kind === 'plan') {
     const ids = entry.data.points.map((p) => p.id);
     const again = ids.find((id, i) => ids.indexOf(id) !== i);
-    if (again !== undefined) return refused('data.points', PROBLEM.twice(again));
+    if (again !== undefined) return refused('data.points', FILE_PROBLEM.twice(again));
     const moved = entry.data.points.find((p) => {
       const was = places.get(p.id);
       return (
@@ -242,7 +248,7 @@ async function validateReferences(
       );
     });
     if (moved && state.readings.some((r) => r.point === moved.id))
-      return refused('data.points', PROBLEM.movedPlace(moved.label));
+      return refused('data.points', DOOR_PROBLEM.movedPlace(moved.label));
   }
   if (goesOut(entry)) {
     const unknowing = await unknowingOf(db, site, state, entry);
@@ -251,7 +257,7 @@ async function validateReferences(
   if (entry.kind === 'terms') {
     const own = ownRulesOf(entry.data.ownRules);
     const unknown = entry.data.rules.find((id) => !findRule(id, own));
-    if (unknown !== undefined) return refused('data.rules', PROBLEM.unknownRule(unknown));
+    if (unknown !== undefined) return refused('data.rules', FILE_PROBLEM.unknownRule(unknown));
   }
   const wrongStuff = asRefusal(
     (await validateLots(db, site, entry)) ??

@@ -7,7 +7,8 @@ import { type BatchState, type SiteState } from '@/core/log/fold';
 import { assessUnderTerms } from '@/core/snapshot/assess-batch';
 import { sizesOfHeap } from '@/core/heap/sizes';
 import { END_WORDS } from '@/core/words/acts';
-import { PROBLEM, type Problem } from '@/core/words/problem';
+import { DOOR_PROBLEM } from '@/core/words/door-problem';
+import type { Problem } from '@/core/words/problem';
 import { TRANSFER_WORDS } from '@/core/words/transfer';
 import type { Db } from '@/db/client';
 import { logRepo } from '@/db/repositories/log';
@@ -81,7 +82,7 @@ export async function createLinkedEntries(
     case 'merge': {
       const { from, withProven, seeds } = entry.data;
       if (from === undefined) return { ok: true, others: [] };
-      if (from === batch) return refused('data.from', PROBLEM.sameHeap);
+      if (from === batch) return refused('data.from', DOOR_PROBLEM.sameHeap);
       const [part, whole] = [await heap(from), await heap(batch!)];
       if (!part || !whole) return refused('data.from', noHeapText());
       const gone = atEnd('data.from', part) ?? atEnd('batch', whole);
@@ -107,10 +108,10 @@ export async function createLinkedEntries(
       const gone = atEnd('batch', parent);
       if (gone) return gone;
       if ((await logRepo(db).ofBatch(to)).length > 0)
-        return refused('data.to', PROBLEM.idTaken(say('entry.anotherBatch')));
+        return refused('data.to', DOOR_PROBLEM.idTaken(say('entry.anotherBatch')));
       const m3 = sizesOfHeap(parent).at(-1)?.m3;
       if (m3 !== undefined && volumeM3 >= m3)
-        return refused('data.volumeM3', PROBLEM.splitTooMuch(m3));
+        return refused('data.volumeM3', DOOR_PROBLEM.splitTooMuch(m3));
       const terms = lastOf(parent.terms);
       const { brought, method, shape, coreDepthM, inputs } = parent.opened;
       const child = {
@@ -140,7 +141,7 @@ export async function createLinkedEntries(
     case 'transfer': {
       const { what, to, raw, seeds, litres } = entry.data;
       if (to === undefined) return { ok: true, others: [] };
-      if (to === batch) return refused('data.to', PROBLEM.sameHeap);
+      if (to === batch) return refused('data.to', DOOR_PROBLEM.sameHeap);
       const [source, target] = [await heap(batch!), await heap(to)];
       if (!source || !target) return refused('data.to', noHeapText());
       const gone = atEnd('data.to', target);
@@ -160,7 +161,7 @@ export async function createLinkedEntries(
       };
     }
     case 'stack': {
-      if (entry.data.with === batch) return refused('data.with', PROBLEM.sameHeap);
+      if (entry.data.with === batch) return refused('data.with', DOOR_PROBLEM.sameHeap);
       const other = await heap(entry.data.with);
       if (!other) return refused('data.with', noHeapText());
       const gone = atEnd('data.with', other);

@@ -8,7 +8,8 @@ import { OUT_IS_PRODUCT } from '@/core/log/lot-shapes';
 import { outDoubtOf } from '@/core/lots/decision';
 import { OUT_DOUBT_WORDS, RELEASE_ITEM_WORDS, USE_WORDS } from '@/core/words/lots';
 import type { Part } from '@/core/log/store-shapes';
-import { PROBLEM, type Problem } from '@/core/words/problem';
+import { DOOR_PROBLEM } from '@/core/words/door-problem';
+import type { Problem } from '@/core/words/problem';
 import type { Db } from '@/db/client';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
@@ -48,7 +49,7 @@ function wrongTarget(
   { to, begins, path }: { to: string; begins: boolean; path: string },
 ): Problem | null {
   const isThere = state.lots.has(to);
-  if (begins && isThere) return wrong(path, PROBLEM.idTaken(say('lots.anotherLot')));
+  if (begins && isThere) return wrong(path, DOOR_PROBLEM.idTaken(say('lots.anotherLot')));
   return begins || isThere ? null : wrong(path, say('lots.noSuchLot'));
 }
 
@@ -113,7 +114,7 @@ function wrongDecision(
   if ((last?.id ?? null) !== data.from)
     return wrong(
       'changed',
-      PROBLEM.changedMeanwhile(
+      DOOR_PROBLEM.changedMeanwhile(
         say('lots.theDecision'),
         last?.by ?? say('entry.somebody'),
         when(last?.at ?? 0),
@@ -190,7 +191,7 @@ function wrongUse(
   if ((last?.id ?? null) !== data.from)
     return wrong(
       'changed',
-      PROBLEM.changedMeanwhile(
+      DOOR_PROBLEM.changedMeanwhile(
         say('lots.theUse'),
         last?.by ?? say('entry.somebody'),
         when(last?.at ?? 0),

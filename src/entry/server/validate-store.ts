@@ -4,7 +4,9 @@ import type { BatchState } from '@/core/log/fold';
 import type { Part } from '@/core/log/store-shapes';
 import { foldStore, type StoreState } from '@/core/mix/store';
 import { whenText } from '@/core/quantity/format';
-import { PROBLEM, type Problem } from '@/core/words/problem';
+import { FILE_PROBLEM } from '@/core/words/file-problem';
+import { DOOR_PROBLEM } from '@/core/words/door-problem';
+import type { Problem } from '@/core/words/problem';
 import type { Db } from '@/db/client';
 import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
@@ -39,13 +41,13 @@ export async function validateStoreReferences(
     const last = heap.own
       .filter((e) => e.kind === 'charge')
       .reduce((a, e) => Math.max(a, e.at), -Infinity);
-    return last > entry.at ? wrong('at', PROBLEM.chargedLater(when(last))) : null;
+    return last > entry.at ? wrong('at', DOOR_PROBLEM.chargedLater(when(last))) : null;
   }
   const store = foldStore(await logRepo(db).ofStore(site.id));
   switch (entry.kind) {
     case 'charge': {
       if (heap?.builtAt != null && entry.at > heap.builtAt)
-        return wrong('(form)', PROBLEM.closedAlready);
+        return wrong('(form)', DOOR_PROBLEM.closedAlready);
       return wrongParts(entry.data.parts, store, 'data.parts');
     }
     case 'addition':
@@ -55,10 +57,10 @@ export async function validateStoreReferences(
     case 'load':
       return store.materials.has(entry.data.material)
         ? null
-        : wrong('data.material', PROBLEM.noMaterial(entry.data.material));
+        : wrong('data.material', DOOR_PROBLEM.noMaterial(entry.data.material));
     case 'load-change':
     case 'load-heat':
-      return store.loadOf.has(entry.data.load) ? null : wrong('data.load', PROBLEM.noLoad);
+      return store.loadOf.has(entry.data.load) ? null : wrong('data.load', DOOR_PROBLEM.noLoad);
     case 'acceptance': {
       const i = entry.data.lines.findIndex(
         (l) => l.material !== undefined && !store.materials.has(l.material),
@@ -67,7 +69,7 @@ export async function validateStoreReferences(
         ? null
         : wrong(
             `data.lines[${i}].material`,
-            PROBLEM.noMaterial(itemAt(entry.data.lines, i).material!),
+            DOOR_PROBLEM.noMaterial(itemAt(entry.data.lines, i).material!),
           );
     }
     case 'recipe': {
@@ -76,16 +78,19 @@ export async function validateStoreReferences(
         return latest
           ? wrong(
               'changed',
-              PROBLEM.changedMeanwhile(`‘${latest.recipe.name}’`, latest.by, when(latest.at)),
+              DOOR_PROBLEM.changedMeanwhile(`‘${latest.recipe.name}’`, latest.by, when(latest.at)),
             )
-          : wrong('data.from', PROBLEM.unlisted(say('entry.versionOfTheRecipe'), entry.data.from!));
+          : wrong(
+              'data.from',
+              FILE_PROBLEM.unlisted(say('entry.versionOfTheRecipe'), entry.data.from!),
+            );
       return wrongParts(entry.data.recipe.parts, store, 'data.recipe.parts');
     }
     case 'site-map': {
       if ((store.map?.entry ?? null) !== entry.data.from)
         return wrong(
           'changed',
-          PROBLEM.changedMeanwhile(
+          DOOR_PROBLEM.changedMeanwhile(
             say('entry.theMap'),
             store.map?.by ?? say('entry.somebody'),
             when(store.map?.at ?? entry.at),
@@ -101,9 +106,9 @@ export async function validateStoreReferences(
 function wrongParts(parts: readonly Part[], store: StoreState, path: string): Problem | null {
   for (const [i, p] of parts.entries()) {
     if (!store.materials.has(p.material))
-      return wrong(`${path}[${i}].material`, PROBLEM.noMaterial(p.material));
+      return wrong(`${path}[${i}].material`, DOOR_PROBLEM.noMaterial(p.material));
     if (p.load !== undefined && !store.loadOf.has(p.load))
-      return wrong(`${path}[${i}].load`, PROBLEM.noLoad);
+      return wrong(`${path}[${i}].load`, DOOR_PROBLEM.noLoad);
   }
   return null;
 }
@@ -111,9 +116,9 @@ function wrongParts(parts: readonly Part[], store: StoreState, path: string): Pr
 function wrongMap(map: DataOf<'site-map'>['map']): Problem | null {
   const ids = map.slots.map((s) => s.id);
   const again = ids.find((id, i) => ids.indexOf(id) !== i);
-  if (again !== undefined) return wrong('data.map.slots', PROBLEM.twice(again));
+  if (again !== undefined) return wrong('data.map.slots', FILE_PROBLEM.twice(again));
   const out = map.slots.find(
     (s) => s.xM + s.lengthM > map.widthM + 1e-6 || s.yM + s.widthM > map.depthM + 1e-6,
   );
-  return out ? wrong('data.map.slots', PROBLEM.slotOut(out.name)) : null;
+  return out ? wrong('data.map.slots', DOOR_PROBLEM.slotOut(out.name)) : null;
 }

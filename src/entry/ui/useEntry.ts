@@ -13,7 +13,7 @@ import { useSubmit, type SubmitResult } from '@/ui/useSubmit';
 import type { EntryForm } from '../input';
 import type { EntryPreview } from '@/ui/Effects';
 import { usePreview as useAsked } from '@/ui/usePreview';
-import { previewEntry } from '../server/actions';
+import { askEntry } from './ask-entry';
 
 /** What may be put into a heap: the store first, then the library; and the measures it is counted in. */
 type StoreRef = {
@@ -88,7 +88,5 @@ export type EntryHandle = ReturnType<typeof useNamedEntry>;
 
 /** What the entry would do, asked a moment after the last change. Null: not known yet. */
 export function useEntryPreview(entry: EntryHandle, data: object | null): EntryPreview | null {
-  const { form } = entry;
-  const ask = useCallback((text: string) => previewEntry(form(JSON.parse(text) as object)), [form]);
-  return useAsked(data === null ? null : JSON.stringify(data), ask);
+  return useAsked(data === null ? null : JSON.stringify(entry.form(data)), askEntry);
 }

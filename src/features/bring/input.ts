@@ -1,5 +1,5 @@
 import { say } from '@/messages/say';
-import { EntryIdSchema } from '@/core/log/ids';
+import { BatchIdSchema, EntryIdSchema } from '@/core/log/ids';
 import { z } from 'zod';
 import { METHODS } from '@/core/evidence/types';
 import { isTimeZone } from '@/core/quantity/calendar';
@@ -39,3 +39,8 @@ export const BringInput = z.object({
     Csv,
   ]),
 });
+
+const Moment = z.iso.datetime({ offset: true });
+/** Of which batch, and between which moments. */
+export const AskedReadings = z.object({ batch: BatchIdSchema, from: Moment, to: Moment });
+export type AskedReadings = z.output<typeof AskedReadings>;

@@ -39,7 +39,7 @@ export function termsOfAim(
 export type FirstPoint = { readonly id: string; readonly label: string };
 /** What is wrong with a temperature as typed; null: nothing, or nothing typed. */
 export const firstReadingProblem = (text: string): string | null =>
-  typed(text, -100) === null ? say('open.typeTemperatureAsNumber') : null;
+  typed(text, -100) === null ? say('instruments.typeTemperatureAsNumber') : null;
 
 /** The data of the entry of a first check; null: nothing was typed. @param checkId of the entry */
 export function firstCheckOf(

@@ -296,7 +296,7 @@ export function entriesOf(walk: RoundWalk, heap: RoundHeap, at: number | string)
         at: chosen ?? iso(at as number),
         data: { ...feel, ...mark },
       },
-      ...nameForHeap(heap.name, say('round.moistureAndSmell')),
+      ...nameForHeap(heap.name, say('log.moistureAndSmell')),
     });
   return out;
 }

@@ -7,6 +7,8 @@ import { firstOf } from '@/core/quantity/present';
 
 /** A rule as the form sends it, and as the core reckons it. */
 export type RuleDraft = z.output<typeof SiteRuleSchema>;
+/** A rule that is being typed: what is wrong with it is part of the answer. */
+export const AskedRule = z.record(z.string(), z.unknown());
 export type ParsedRule =
   | { readonly ok: true; readonly rule: Rule }
   | { readonly ok: false; readonly problems: readonly Problem[] };

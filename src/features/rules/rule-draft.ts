@@ -127,7 +127,7 @@ export function ruleOf(d: TypedRule, unit: TempUnit, taken: readonly string[]): 
     id: d.id ?? ruleIdFor(d.title, taken),
     title: d.title.trim(),
     jurisdiction: say('rules.thisSite'),
-    document: d.document.trim() || say('rules.theSitesOwnRule'),
+    document: d.document.trim() || say('formats.theSitesOwnRule'),
     fromMemory: false,
     clock: d.clock,
     methods: [...d.methods],

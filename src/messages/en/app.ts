@@ -29,6 +29,9 @@ export const enApp = {
     'The server could not do that just now. Nothing was lost: try again. Error number {number}, for whoever looks after the server.',
   bodyCut:
     'Only {size, number} of {told, number} bytes arrived: it was cut off on its way. Send it again.',
+  notAsked: 'This address is not asked that way. Reload the page and try again.',
+  noActions: 'This server takes no such request. Reload the page and try again.',
+  methodNotTaken: 'This server does not take {method}.',
   bodyTooLarge: 'What was sent is too large: this address takes at most {most, number} kB.',
   bodyWithoutSize: 'What was sent does not say how large it is. Send it with a Content-Length.',
   tooDeep: 'What arrived is nested too deep to be one of our files. Choose another file.',

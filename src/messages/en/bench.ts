@@ -86,7 +86,6 @@ export const enBench = {
   drawn: '{label}, drawn',
   less: 'Less {label}',
   howMuch: '{label}, how much',
-  measure: '{label}, measure',
   notKnown: 'not known',
   more: 'More {label}',
   tableFiguresNotFromStock: 'table figures, not from stock',

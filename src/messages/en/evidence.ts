@@ -37,7 +37,6 @@ export const enEvidence = {
   atBeforeEachTurningTurnings:
     '{stageHours} at {floorC} before each of {turningsCounted, plural, one {# turning} other {# turnings}}',
   timeBeforeEachTurning: 'Time before each turning',
-  timeBeforeEachTurning2: 'Time before each turning',
   fullTurns: 'Full turns',
   andWithinTimeInAll: '{hold}, and within that time {hours} in all {floorC}',
   withInside: '{hours} with {hours2} inside',

@@ -15,7 +15,6 @@ export const enFrame = {
   pageAsOf: 'Page as of {at}.',
   keyboardShortcuts: 'Shortcuts',
   singleKeyShortcutsOnFor: 'Single-key shortcuts are on for this device',
-  temperaturesIn: 'Temperatures in',
   screen: 'Screen',
   light: 'Light',
   dark: 'Dark',

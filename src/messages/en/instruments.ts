@@ -91,7 +91,6 @@ export const enInstruments = {
   takeOutOfService: 'Take {name} out of service',
   putBackInService: 'Put {name} back in service',
   thermometersAndProbes: 'Thermometers and probes',
-  newThermometer2: 'New thermometer',
   theOffsetCheckFindsApplied:
     'The offset that a check finds is applied to every reading from then on. Check each thermometer in ice water and, for the hot end, in boiling water.',
   noneYetRegisterOneYou: 'None yet. Register the one you use.',
@@ -114,12 +113,10 @@ export const enInstruments = {
   why: 'Why',
   itNoLongerOfferedFor:
     'It is no longer offered for temperatures. Its past readings stay as they are',
-  takeOutOfService3: 'Take {name} out of service',
   sayWhy: 'Say why.',
   itWasOutService: 'It was out of service:',
   itOfferedForTemperaturesAgain:
     '. It is offered for temperatures again. Check it before you rely on it.',
-  putBackInService3: 'Put {name} back in service',
   dial2: 'dial',
   digital2: 'digital',
   glass2: 'glass',

@@ -16,7 +16,6 @@ export const enMethods = {
   copyIt: 'Copy it',
   usedBy: 'Used by: {heaps}',
   ours: '{name}, ours',
-  everyBoxNeedsNumber: 'Every box needs a number.',
   thereAlreadyMethodWithName: 'There is already a method with that name. Choose another.',
   method: 'method {name}',
   copyOf: 'Copy of ‘{name}’',
@@ -49,6 +48,5 @@ export const enMethods = {
   addADay: 'Add a day',
   who: 'Who',
   saveThisMethod: 'Save this method',
-  giveItAName: 'Give it a name.',
   back: 'Back',
 } as const;

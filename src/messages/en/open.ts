@@ -44,8 +44,6 @@ export const enOpen = {
   notTurned: 'not turned',
   inVessel: 'In-vessel',
   mixedInside: 'mixed inside',
-  whichMethod: 'Which method?',
-  turned2: 'Turned {schoolwords}.',
   isLastRawMaterialIn: 'Is the last raw material in?',
   stillBeingBuilt: 'Still being built',
   theClockNotRunningYet: 'the clock is not running yet',
@@ -53,7 +51,6 @@ export const enOpen = {
   theClockRunsFromThen: 'the clock runs from then',
   itIsUnderWay: 'It is under way',
   takenOverPastWasNot: 'taken over; its past was not logged here',
-  whenLastRawMaterialWent: 'When the last raw material went in',
   nothingBeforeThisCounts: 'Nothing before this counts',
   whenDidLastRawMaterial: 'When did its last raw material go in?',
   itWasWrittenDown: 'It was written down',
@@ -77,7 +74,6 @@ export const enOpen = {
   thisMethodMakesNoClaim:
     'This method makes no claim that heat killed anything, so it needs no rule.',
   otherRulesForThisMethod: '{others, number} other rules for this method',
-  whichRuleShownFirstOn: 'Which rule is shown first on the batch?',
   noRuleForPathogensTicked: 'No rule for pathogens is ticked, and {why}.',
   theseWouldCoverIt: 'These would cover it:',
   theLibraryHasNoneFor:
@@ -89,7 +85,6 @@ export const enOpen = {
   howReadingsJudgedUsualPolicy:
     'How readings are judged: the usual policy, until the site has its own.',
   whichRuleYouMustMeet: 'Which rule you must meet: check with your local authority. {siteVersion}',
-  startABatch: 'Start a batch',
   who: 'Who',
   theBatch: 'the batch',
   start: 'Start {name}',
@@ -100,7 +95,6 @@ export const enOpen = {
   diseasedPlants: 'Diseased plants',
   sewageSludge: 'Sewage sludge',
   met: 'met',
-  typeTemperatureAsNumber: 'Type the temperature as a number.',
   forOurOwnBeds: 'For our own beds',
   nobodyAsksForRule: 'a rule only where raw manure or food goes in',
   weSellOrGiveAway: 'We sell it or give it away',

@@ -33,7 +33,6 @@ export const enPlan = {
   zealousHeap: 'Zealous Heap',
   tasks: 'Tasks',
   wholeSite: 'Whole site',
-  calendarForPhones: 'Calendar for phones',
   eachPersonsTasksThoseNot:
     'Each person’s tasks, and those not assigned yet, as a calendar (iCalendar) that a phone subscribes to and updates by itself. When a task moves, it moves there too.',
   subscribe: 'Subscribe',

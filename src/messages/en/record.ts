@@ -131,7 +131,6 @@ export const enRecord = {
   temperatureChecksPointByPoint: 'Temperature checks, point by point',
   workOnTheBatch: 'Work on the batch',
   corrections: 'Corrections',
-  thermometers: 'Thermometers',
   notCoveredByThisRecord: 'Not covered by this record',
   cautions: 'Cautions',
   theBatchFileThisRecord: 'The batch file that this record was made from',

@@ -3,7 +3,6 @@ export const enRound = {
   readAgain: 'Read again.',
   undoneAtOnce: 'Undone at once.',
   checkOf: 'check of {places, number}',
-  moistureAndSmell: 'moisture and smell',
   skipped: 'skipped',
   airInTheShade: 'Air in the shade',
   secondsToSettle: '{left, number} seconds to settle',
@@ -50,7 +49,6 @@ export const enRound = {
   ofPoints: '{read, number} of {places, number} points',
   readOtherBy: '{done, select, read {read} other {skipped}} {at} by {by}',
   thisDevice: 'this device',
-  orderOfTheWalk: 'Order of the walk',
   tooHot: 'too hot',
   earlier: '{name} earlier',
   later: '{name} later',
@@ -111,7 +109,6 @@ export const enRound = {
   laterEntryLogShowsBoth:
     'Later entry: the log shows both times, and marks it when it is a day late',
   who: 'Who',
-  yourNameSavedWith: 'Your name is saved with it',
   aValueTypedButNot:
     'A value is typed but not saved yet: answer the question beside it, or clear it.',
   saveTheseTemperatures: 'Save these temperatures ({says, number})',
@@ -132,7 +129,6 @@ export const enRound = {
   skip2: 'skip',
   airIsNever: 'Air is never {value} °{unit}.',
   onceForEachWalk: 'Once for each walk',
-  saveTheAirTemperature: 'Save the air temperature',
   deleteTheLastDigit: 'Delete the last digit',
   decimalPoint: 'Decimal point',
   belowZero: 'Below zero (−)',
@@ -194,7 +190,6 @@ export const enRound = {
   save2: 'Save {text} °{unit}',
   nothingSavedOnThisDevice:
     'Nothing is saved on this device yet: open this page once with a signal.',
-  lookingForWhatSavedOn: 'Looking for what is saved on this device…',
   noActiveBatchOnThis: 'No active batch on this site yet. Start one first.',
   oneMoment: 'One moment…',
   asBuilt: 'As built',

@@ -119,13 +119,11 @@ export const enStore = {
   itStillLosingWaterKeep:
     'It is still losing water: keep drying and weigh again. Saved now, it would look too dry.',
   typeDishAtLeastTwo: 'Type the dish and at least two weighings.',
-  squeezeHandfulFromInsideHard: 'Squeeze a handful from inside, hard',
   thatMeansAbout:
     'That means about <b>{pct, number} %</b>, between {lowPct, number} and {highPct, number}: a hand is no scale (common practice).',
   chooseWhatHandfulDid: 'Choose what the handful did.',
   about2: '{word}: about {pct, number} %',
   deepInTheStack: 'Deep in the stack',
-  typeTemperatureAsNumber: 'Type the temperature as a number.',
   isUnitThisThermometerIf:
     'Is that the unit of this thermometer? If it is true, keep people back and call the fire service.',
   asFarInAsThermometer: 'As far in as the thermometer reaches',
@@ -165,7 +163,6 @@ export const enStore = {
   howHotStack: 'How hot is the stack?',
   bucketTest: 'Bucket test',
   dryingTest: 'Drying test',
-  squeezeTest: 'Squeeze test',
   statePlaceAnswer: 'State, place, answer',
   countAgain: 'Count again',
   photo2: 'Photo',
@@ -176,7 +173,6 @@ export const enStore = {
   logItsTemperature: 'Log its temperature',
   whatItIs: 'What it is',
   itsFigures: 'Its figures',
-  squeezeTest2: 'Squeeze test',
   whereItWent: 'Where it went',
   intoNoBatchYet: 'Into no batch yet.',
   onceAcceptedCouldGoInto: 'Once it is accepted, it could go into',
@@ -193,7 +189,6 @@ export const enStore = {
   allGone3: 'All gone…',
   loggedByMistake2: 'Logged by mistake…',
   anythingThatMayContain: 'Anything that may contain {riskwords}',
-  whatWeAccept: 'What we accept',
   changeTheList: 'Change the list',
   theFirstLineFitsApplies:
     'The first line that fits applies. Anything on no line is accepted. {own, select, none {} other {These lines are common practice, until you save your own.}} What you may accept at all: check with your local authority.',
@@ -213,7 +208,6 @@ export const enStore = {
   leaveAsWas: 'Leave it as it was',
   saveThisList: 'Save this list',
   eachLineNeedsReasonWhoever: 'Each line needs a reason: whoever receives loads reads it out.',
-  whatWeAccept2: 'what we accept',
   eachMeasureNeedsLitersAs: 'Each measure needs its volume as a number.',
   eachMeasureNeedsName: 'Each measure needs a name.',
   ownMeasures: 'own measures',
@@ -229,7 +223,6 @@ export const enStore = {
   ofDryWeight: '% of dry weight',
   byWeight: 'by weight',
   ofWetWeight: '% of wet weight',
-  findAMaterial: 'Find a material',
   strawRawAnimal: 'straw, raw animal…',
   addAMaterial: 'Add a material',
   nDry: 'N, % dry',
@@ -241,7 +234,6 @@ export const enStore = {
   noSource: 'no source',
   n1OnFarmCompostingHandbook:
     '1 On-Farm Composting Handbook, NRAES-54 (1992), appendix A, from memory. 2 Common practice. 3 From memory, or as the site says. The range is in brackets. A test of your own load replaces all of them.',
-  giveNameAtLeastTwo: 'Give it a name of at least two letters.',
   thereAlreadyMaterialWithName:
     'There is already a material with that name. Change that one, or choose another name.',
   typeUsualValueBetweenLowest:
@@ -317,7 +309,6 @@ export const enStore = {
   seedsCertificateCostAgingPhotos: 'Seeds, certificate, cost, aging, photos, note',
   liveWeedSeedsOrRoots: 'Live weed seeds or roots in it?',
   noIChecked: 'No, I checked',
-  whenIfNotNow: 'When, if not now',
   logThisLoad: 'Log this load',
   putOnHoldLog: 'Put on hold and log it',
   logWasRefused: 'Log that it was refused',

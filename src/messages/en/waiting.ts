@@ -1,5 +1,4 @@
 export const enWaiting = {
-  waitingToSend: 'Waiting to send',
   nothingWaitingEverythingSavedOn:
     'Nothing is waiting. Everything saved on this device has been sent.',
   refusedLookAtOneOther: 'Refused: look at {refused, plural, one {it} other {them}}',

@@ -47,7 +47,6 @@ export const enYard = {
   danger: 'danger',
   setUpInFourSteps: 'Set up in four short steps',
   lookAtASample: 'Look at a sample batch',
-  whichBatches: 'Which batches',
   show: 'Show',
   order: 'Order by',
   method: 'Method',

@@ -30,6 +30,9 @@ export const esApp = {
     'El servidor no pudo hacerlo en este momento. No se perdió nada: inténtalo otra vez. Error número {number}, para quien cuida el servidor.',
   bodyCut:
     'Solo llegaron {size, number} de {told, number} bytes: se cortó en el camino. Envíalo otra vez.',
+  notAsked: 'A esta dirección no se le pregunta así. Recarga la página e inténtalo de nuevo.',
+  noActions: 'Este servidor no acepta esa petición. Recarga la página e inténtalo de nuevo.',
+  methodNotTaken: 'Este servidor no acepta {method}.',
   bodyTooLarge:
     'Lo enviado es demasiado grande: esta dirección acepta como máximo {most, number} kB.',
   bodyWithoutSize: 'Lo enviado no dice cuánto mide. Envíalo con un Content-Length.',

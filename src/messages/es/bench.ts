@@ -85,7 +85,6 @@ export const esBench = {
   drawn: '{label}, dibujado',
   less: 'Menos {label}',
   howMuch: '{label}, cuánto',
-  measure: '{label}, medida',
   notKnown: 'no se sabe',
   more: 'Más {label}',
   tableFiguresNotFromStock: 'cifras de tabla, no de existencia',

@@ -37,7 +37,6 @@ export const esEvidence = {
   atBeforeEachTurningTurnings:
     '{stageHours} a {floorC} antes de cada uno de {turningsCounted, plural, one {# volteo} other {# volteos}}',
   timeBeforeEachTurning: 'Tiempo antes de cada volteo',
-  timeBeforeEachTurning2: 'Tiempo antes de cada volteo',
   fullTurns: 'Volteos completos',
   andWithinTimeInAll: '{hold}, y dentro de ese tiempo {hours} en total {floorC}',
   withInside: '{hours} con {hours2} adentro',

@@ -15,7 +15,6 @@ export const esFrame = {
   pageAsOf: 'Página de {at}.',
   keyboardShortcuts: 'Atajos',
   singleKeyShortcutsOnFor: 'Atajos de una tecla activados en este aparato',
-  temperaturesIn: 'Temperaturas en',
   screen: 'Pantalla',
   light: 'Clara',
   dark: 'Oscura',

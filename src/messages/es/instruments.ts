@@ -90,7 +90,6 @@ export const esInstruments = {
   takeOutOfService: 'Sacar {name} de servicio',
   putBackInService: 'Volver a poner {name} en servicio',
   thermometersAndProbes: 'Termómetros y sondas',
-  newThermometer2: 'Termómetro nuevo',
   theOffsetCheckFindsApplied:
     'El desvío que halla una revisión se aplica a toda lectura desde ahí. Revisa cada termómetro en agua con hielo y, para el extremo caliente, en agua hirviendo.',
   noneYetRegisterOneYou: 'Aún no hay. Registra el que usas.',
@@ -113,12 +112,10 @@ export const esInstruments = {
   why: 'Por qué',
   itNoLongerOfferedFor:
     'Ya no se ofrece al tomar temperaturas. Sus lecturas anteriores quedan como están',
-  takeOutOfService3: 'Sacar {name} de servicio',
   sayWhy: 'Di por qué.',
   itWasOutService: 'Estuvo fuera de servicio:',
   itOfferedForTemperaturesAgain:
     '. Se ofrece otra vez al tomar temperaturas. Revísalo antes de confiar en él.',
-  putBackInService3: 'Volver a poner {name} en servicio',
   dial2: 'de carátula',
   digital2: 'digital',
   glass2: 'de vidrio',

@@ -16,7 +16,6 @@ export const esMethods = {
   copyIt: 'Copiar',
   usedBy: 'Lo usan: {heaps}',
   ours: '{name}, nuestro',
-  everyBoxNeedsNumber: 'Cada casilla necesita un número.',
   thereAlreadyMethodWithName: 'Ya hay un método con ese nombre. Elige otro.',
   method: 'método {name}',
   copyOf: 'Copia de ‘{name}’',
@@ -49,6 +48,5 @@ export const esMethods = {
   addADay: 'Agregar un día',
   who: 'Quién',
   saveThisMethod: 'Guardar este método',
-  giveItAName: 'Ponle nombre.',
   back: 'Volver',
 };

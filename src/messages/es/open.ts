@@ -43,8 +43,6 @@ export const esOpen = {
   notTurned: 'sin voltear',
   inVessel: 'Recipiente cerrado',
   mixedInside: 'mezclado adentro',
-  whichMethod: '¿Qué método?',
-  turned2: 'Se voltea {schoolwords}.',
   isLastRawMaterialIn: '¿Ya entró el último material crudo?',
   stillBeingBuilt: 'En armado',
   theClockNotRunningYet: 'el reloj aún no corre',
@@ -52,7 +50,6 @@ export const esOpen = {
   theClockRunsFromThen: 'el reloj corre desde entonces',
   itIsUnderWay: 'Ya está en marcha',
   takenOverPastWasNot: 'recibido; su pasado no se registró aquí',
-  whenLastRawMaterialWent: 'Cuándo entró el último material crudo',
   nothingBeforeThisCounts: 'Nada anterior cuenta',
   whenDidLastRawMaterial: '¿Cuándo entró su último material crudo?',
   itWasWrittenDown: 'Está anotado',
@@ -76,7 +73,6 @@ export const esOpen = {
   thisMethodMakesNoClaim:
     'Con este método no se afirma que el calor mató algo, así que no necesita regla.',
   otherRulesForThisMethod: '{others, number} reglas más para este método',
-  whichRuleShownFirstOn: '¿Qué regla se muestra primero en el lote?',
   noRuleForPathogensTicked: 'No hay regla de patógenos marcada, y {why}.',
   theseWouldCoverIt: 'Estas lo cubrirían:',
   theLibraryHasNoneFor:
@@ -88,7 +84,6 @@ export const esOpen = {
   howReadingsJudgedUsualPolicy:
     'Cómo se juzgan las lecturas: el criterio usual, hasta que el sitio tenga el suyo.',
   whichRuleYouMustMeet: 'Qué regla debes cumplir: consulta con tu autoridad local. {siteVersion}',
-  startABatch: 'Iniciar un lote',
   who: 'Quién',
   theBatch: 'el lote',
   start: 'Iniciar {name}',
@@ -99,7 +94,6 @@ export const esOpen = {
   diseasedPlants: 'Plantas enfermas',
   sewageSludge: 'Lodos de aguas negras',
   met: 'cumplió',
-  typeTemperatureAsNumber: 'Escribe la temperatura como número.',
   forOurOwnBeds: 'Para nuestros cultivos',
   nobodyAsksForRule: 'una regla solo si entra estiércol o comida',
   weSellOrGiveAway: 'Lo vendemos o regalamos',

@@ -33,7 +33,6 @@ export const esPlan = {
   zealousHeap: 'Zealous Heap',
   tasks: 'Tareas',
   wholeSite: 'Todo el sitio',
-  calendarForPhones: 'Calendario para teléfonos',
   eachPersonsTasksThoseNot:
     'Las tareas de cada persona, y las aún sin asignar, en un calendario (iCalendar) al que el teléfono se suscribe y que se actualiza solo. Si una tarea cambia de día, ahí también cambia.',
   subscribe: 'Suscribirse',

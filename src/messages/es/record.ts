@@ -132,7 +132,6 @@ export const esRecord = {
   temperatureChecksPointByPoint: 'Tomas de temperatura, punto por punto',
   workOnTheBatch: 'Trabajos en el lote',
   corrections: 'Correcciones',
-  thermometers: 'Termómetros',
   notCoveredByThisRecord: 'Lo que este registro no cubre',
   cautions: 'Precauciones',
   theBatchFileThisRecord: 'El archivo de lote con que se hizo este registro',

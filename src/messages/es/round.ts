@@ -3,7 +3,6 @@ export const esRound = {
   readAgain: 'Medido otra vez.',
   undoneAtOnce: 'Deshecho de inmediato.',
   checkOf: 'toma de {places, number}',
-  moistureAndSmell: 'humedad y olor',
   skipped: 'omitido',
   airInTheShade: 'Aire a la sombra',
   secondsToSettle: '{left, number} segundos para estabilizar',
@@ -50,7 +49,6 @@ export const esRound = {
   ofPoints: '{read, number} de {places, number} puntos',
   readOtherBy: '{done, select, read {medido} other {omitido}} {at} por {by}',
   thisDevice: 'este aparato',
-  orderOfTheWalk: 'Orden del recorrido',
   tooHot: 'demasiado caliente',
   earlier: '{name} antes',
   later: '{name} después',
@@ -111,7 +109,6 @@ export const esRound = {
   laterEntryLogShowsBoth:
     'Registro tardío: la bitácora muestra ambas horas y lo marca si tarda un día',
   who: 'Quién',
-  yourNameSavedWith: 'Se guarda con tu nombre',
   aValueTypedButNot:
     'Hay un valor escrito sin guardar: responde la pregunta de al lado, o bórralo.',
   saveTheseTemperatures: 'Guardar estas temperaturas ({says, number})',
@@ -132,7 +129,6 @@ export const esRound = {
   skip2: 'omitir',
   airIsNever: 'El aire nunca está a {value} °{unit}.',
   onceForEachWalk: 'Una vez por recorrido',
-  saveTheAirTemperature: 'Guardar la temperatura del aire',
   deleteTheLastDigit: 'Borrar la última cifra',
   decimalPoint: 'Punto decimal',
   belowZero: 'Bajo cero (−)',
@@ -195,7 +191,6 @@ export const esRound = {
   save2: 'Guardar {text} °{unit}',
   nothingSavedOnThisDevice:
     'Aún no hay nada guardado en este aparato: abre esta página una vez con señal.',
-  lookingForWhatSavedOn: 'Buscando lo guardado en este aparato…',
   noActiveBatchOnThis: 'Aún no hay lotes activos en este sitio. Inicia uno.',
   oneMoment: 'Un momento…',
   asBuilt: 'Como al armarlo',

@@ -117,13 +117,11 @@ export const esStore = {
   itStillLosingWaterKeep:
     'Aún pierde agua: sigue secando y pesa otra vez. Guardado ahora parecería demasiado seco.',
   typeDishAtLeastTwo: 'Escribe el plato y al menos dos pesajes.',
-  squeezeHandfulFromInsideHard: 'Aprieta fuerte un puñado de adentro',
   thatMeansAbout:
     'Eso equivale a unos <b>{pct, number} %</b>, entre {lowPct, number} y {highPct, number}: la mano no es báscula (práctica común).',
   chooseWhatHandfulDid: 'Elige qué hizo el puñado.',
   about2: '{word}: unos {pct, number} %',
   deepInTheStack: 'Bien adentro del acopio',
-  typeTemperatureAsNumber: 'Escribe la temperatura como número.',
   isUnitThisThermometerIf:
     '¿Es la unidad de este termómetro? Si es verdad, aleja a la gente y llama a los bomberos.',
   asFarInAsThermometer: 'Tan adentro como llegue el termómetro',
@@ -163,7 +161,6 @@ export const esStore = {
   howHotStack: '¿Qué tan caliente está el acopio?',
   bucketTest: 'Prueba del balde',
   dryingTest: 'Prueba de secado',
-  squeezeTest: 'Prueba del puño',
   statePlaceAnswer: 'Estado, lugar, respuesta',
   countAgain: 'Contar otra vez',
   photo2: 'Foto',
@@ -174,7 +171,6 @@ export const esStore = {
   logItsTemperature: 'Registrar su temperatura',
   whatItIs: 'Qué es',
   itsFigures: 'Sus cifras',
-  squeezeTest2: 'Prueba del puño',
   whereItWent: 'A dónde fue',
   intoNoBatchYet: 'Aún a ningún lote.',
   onceAcceptedCouldGoInto: 'Cuando se acepte, podría ir a',
@@ -191,7 +187,6 @@ export const esStore = {
   allGone3: 'Ya no hay…',
   loggedByMistake2: 'Registrada por error…',
   anythingThatMayContain: 'Todo lo que pueda traer {riskwords}',
-  whatWeAccept: 'Qué aceptamos',
   changeTheList: 'Cambiar la lista',
   theFirstLineFitsApplies:
     'Vale la primera línea que corresponda. Lo que no esté en ninguna se acepta. {own, select, none {} other {Estas líneas son práctica común, hasta que guardes las tuyas.}} Qué se puede aceptar: consulta con tu autoridad local.',
@@ -211,7 +206,6 @@ export const esStore = {
   leaveAsWas: 'Dejarla como estaba',
   saveThisList: 'Guardar esta lista',
   eachLineNeedsReasonWhoever: 'Cada línea necesita un motivo: quien recibe las cargas lo lee.',
-  whatWeAccept2: 'qué aceptamos',
   eachMeasureNeedsLitersAs: 'Cada medida necesita su volumen como número.',
   eachMeasureNeedsName: 'Cada medida necesita un nombre.',
   ownMeasures: 'medidas propias',
@@ -227,7 +221,6 @@ export const esStore = {
   ofDryWeight: '% del peso seco',
   byWeight: 'por peso',
   ofWetWeight: '% del peso húmedo',
-  findAMaterial: 'Buscar un material',
   strawRawAnimal: 'paja, animal crudo…',
   addAMaterial: 'Agregar un material',
   nDry: 'N, % seco',
@@ -239,7 +232,6 @@ export const esStore = {
   noSource: 'sin fuente',
   n1OnFarmCompostingHandbook:
     '1 On-Farm Composting Handbook, NRAES-54 (1992), apéndice A, de memoria. 2 Práctica común. 3 De memoria, o según el sitio. Entre paréntesis el rango. Una prueba de tu propia carga reemplaza a todas.',
-  giveNameAtLeastTwo: 'Ponle un nombre de al menos dos letras.',
   thereAlreadyMaterialWithName:
     'Ya hay un material con ese nombre. Cambia ese, o elige otro nombre.',
   typeUsualValueBetweenLowest:
@@ -316,7 +308,6 @@ export const esStore = {
   seedsCertificateCostAgingPhotos: 'Semillas, certificado, costo, maduración, fotos, nota',
   liveWeedSeedsOrRoots: '¿Trae semillas vivas o raíces?',
   noIChecked: 'No, ya revisé',
-  whenIfNotNow: 'Cuándo, si no es ahora',
   logThisLoad: 'Registrar esta carga',
   putOnHoldLog: 'Retener y registrar',
   logWasRefused: 'Registrar que se rechazó',

@@ -1,5 +1,4 @@
 export const esWaiting = {
-  waitingToSend: 'En espera de envío',
   nothingWaitingEverythingSavedOn:
     'No hay nada en espera. Todo lo guardado en este aparato ya se envió.',
   refusedLookAtOneOther:

@@ -48,7 +48,6 @@ export const esYard = {
   danger: 'peligro',
   setUpInFourSteps: 'Configurar en cuatro pasos cortos',
   lookAtASample: 'Ver un lote de ejemplo',
-  whichBatches: 'Qué lotes',
   show: 'Mostrar',
   order: 'Ordenar por',
   method: 'Método',

@@ -64,7 +64,7 @@ export const stagedRequirement: RequirementDescription<Staged> = {
       {
         key: 'days',
         get label() {
-          return say('evidence.timeBeforeEachTurning2');
+          return say('evidence.timeBeforeEachTurning');
         },
         unit: 'days',
       },

@@ -14,7 +14,7 @@ export const acceptanceKind = describeKind({
   snapshots: 'none',
   mark: 'check',
   tell: (data) => ({
-    title: say('log.whatWeAccept'),
+    title: say('terms.whatWeAccept'),
     detail: say('log.lineLines', { lines: data.lines.length }),
   }),
   record: () => null,

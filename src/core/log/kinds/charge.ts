@@ -13,7 +13,7 @@ function tellCharge(data: ChargeData): LogText {
     detail: joinParts(
       data.layer !== undefined && say('log.layer', { layer: data.layer }),
       ...data.parts.map((p) => `${p.material.replaceAll('-', ' ')} ${amountText(p.amount)}`),
-      data.waterL !== undefined && say('log.lOfWater', { waterL: data.waterL }),
+      data.waterL !== undefined && say('bench.lOfWater', { waterL: data.waterL }),
       data.base && say('log.base', { base: data.base }),
       data.activator && say('log.activator', { activator: data.activator }),
       data.cover && say('log.coverLayer', { cover: data.cover }),
@@ -40,7 +40,7 @@ export const chargeKind = describeKind({
       words:
         [
           ...data.parts.map((p) => `${materialName(p.material)}, ${amountText(p.amount)}`),
-          data.waterL === undefined ? '' : say('log.lOfWater', { waterL: data.waterL }),
+          data.waterL === undefined ? '' : say('bench.lOfWater', { waterL: data.waterL }),
         ]
           .filter(Boolean)
           .join('; ') ||

@@ -13,7 +13,7 @@ export const lotLookKind = describeLotKind({
     detail: joinParts(
       data.squeeze && SQUEEZE_WORDS[data.squeeze].log,
       data.smell && SMELL_WORDS[data.smell],
-      data.waterL !== undefined && say('log.lOfWater', { waterL: data.waterL }),
+      data.waterL !== undefined && say('bench.lOfWater', { waterL: data.waterL }),
       data.words,
     ),
   }),

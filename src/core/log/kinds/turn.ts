@@ -71,7 +71,7 @@ export const turnKind = describeKind({
       data.minutes !== undefined &&
         (data.people
           ? say('log.minByPersonPeople', { minutes: data.minutes, people: data.people })
-          : say('log.min', { minutes: data.minutes })),
+          : say('units.min', { minutes: data.minutes })),
       data.readFirst === false && say('log.noTemperaturesBeforeIt'),
       data.words,
     ),

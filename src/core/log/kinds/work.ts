@@ -13,6 +13,6 @@ export const workKind = describeKind({
   clocks: 'none',
   snapshots: 'none',
   mark: 'walk',
-  tell: () => ({ title: say('log.crewAndHours'), detail: '' }),
+  tell: () => ({ title: say('terms.crewAndHours'), detail: '' }),
   record: () => null,
 });

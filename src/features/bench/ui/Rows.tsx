@@ -104,7 +104,7 @@ export function RowOf({
             />
             <select
               className="border-[1.5px] border-ink rounded-b text-fine min-h-[24px] pointer-coarse:min-h-[40px] text-center bg-sheet"
-              aria-label={say('bench.measure', { label })}
+              aria-label={say('controls.measure', { label })}
               value={row.unit}
               onChange={(e) =>
                 bench.setRow(row.id, { unit: e.target.value, n: row.n === '' ? '1' : row.n })

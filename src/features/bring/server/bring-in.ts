@@ -1,7 +1,8 @@
 import { say } from '@/messages/say';
 import { revalidatePath } from 'next/cache';
 import { canonicalJson, type NewEntry } from '@/core/log/entry';
-import { PROBLEM, type Problem } from '@/core/words/problem';
+import { DOOR_PROBLEM } from '@/core/words/door-problem';
+import type { Problem } from '@/core/words/problem';
 import type { Db } from '@/db/client';
 import { currentAccess, theSite, theWriter } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
@@ -84,7 +85,7 @@ export async function bringIn(request: Request): Promise<Response> {
       'a batch was not brought in',
     );
     return isImpossible(error)
-      ? refuseFile(PROBLEM.neverWritten)
+      ? refuseFile(DOOR_PROBLEM.neverWritten)
       : refuseFile(say('bring.itCouldNotSavedJust'), 503);
   }
   revalidatePath('/', 'layout');

@@ -4,7 +4,9 @@ import { entriesOfFile } from '@/core/formats/entries-of-file';
 import { canonicalJson, type NewEntry } from '@/core/log/entry';
 import { requireEntryId } from '@/core/log/ids';
 import { textFault } from '@/core/log/sound-text';
-import { pathText, PROBLEM, type Problem } from '@/core/words/problem';
+import { FILE_PROBLEM } from '@/core/words/file-problem';
+import { DOOR_PROBLEM } from '@/core/words/door-problem';
+import { pathText, type Problem } from '@/core/words/problem';
 import { sha256 } from '@/platform/hash';
 import { idFrom } from '@/platform/ids';
 import { boundsProblem } from '@/entry/bounds-problem';
@@ -48,9 +50,12 @@ function readNow(text: string): ReadImport {
   if (!file.ok) return refused(file.problems);
   const fault = textFault(file.file) ?? textFault({ by, bay });
   if (fault)
-    return refused([{ path: pathText(fault.path), message: PROBLEM.unsoundText(fault.fault) }]);
+    return refused([
+      { path: pathText(fault.path), message: DOOR_PROBLEM.unsoundText(fault.fault) },
+    ]);
   const chosen = rulesOfBrought(file.file, rules);
-  if (!chosen.ok) return refused([{ path: 'rules', message: PROBLEM.unknownRule(chosen.unknown) }]);
+  if (!chosen.ok)
+    return refused([{ path: 'rules', message: FILE_PROBLEM.unknownRule(chosen.unknown) }]);
   const digest = sha256(brought.kind === 'file' ? brought.text : canonicalJson(brought));
   const entries = entriesOfFile(file.file, {
     openedId,

@@ -18,7 +18,7 @@ import {
   type BatchPoint,
   type PointMapping,
 } from '../into';
-import { listKnownReadings } from '../server/actions';
+import { askServer } from '@/ui/ask-server';
 import { readDropped } from './read-dropped';
 import { FirstRows, ReadingFields } from './TableFields';
 
@@ -99,7 +99,11 @@ function useImport({ batch }: Props) {
     setSaid(null);
     try {
       const known = new Set(
-        await listKnownReadings(batch.id, firstOf(readings).at, lastOf(readings).at),
+        await askServer<readonly string[]>('/api/ask/readings', {
+          batch: batch.id,
+          from: firstOf(readings).at,
+          to: lastOf(readings).at,
+        }),
       );
       const fresh = readings.filter((r) => !known.has(readingKey(r)));
       const had = readings.length - fresh.length;

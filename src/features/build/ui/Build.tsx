@@ -53,7 +53,7 @@ function ChargeForm({
   const missing = !put.sound
     ? say('controls.correctWhatIsMarkedAbove')
     : litres === null
-      ? say('build.typeLitersWaterAsNumber')
+      ? say('bench.typeWaterAsLitersOr')
       : put.parts.length === 0 && Object.keys(rest).length === 0
         ? say('build.sayWhatWentIn')
         : whoIsMissing(by);
@@ -96,7 +96,7 @@ function ChargeForm({
         inputMode="decimal"
         value={water}
         onChange={(e) => setWater(e.target.value)}
-        problem={litres === null ? say('build.typeLitersAsNumberOr') : undefined}
+        problem={litres === null ? say('bench.typeWaterAsLitersOr') : undefined}
       />
       <Choices
         label={say('build.how')}

@@ -65,7 +65,7 @@ function ChoreForm({ task, by: device, onDone }: ChoreDoneProps) {
             inputMode="decimal"
             value={litres}
             onChange={(e) => setLitres(e.target.value)}
-            problem={amount === null ? say('day.typeLitersAsNumberOr') : undefined}
+            problem={amount === null ? say('bench.typeWaterAsLitersOr') : undefined}
             hint={say('day.didGoOnAnotherBatch')}
           />
         </>
@@ -76,13 +76,13 @@ function ChoreForm({ task, by: device, onDone }: ChoreDoneProps) {
         maxLength={60}
         autoComplete="name"
         onChange={(e) => setBy(e.target.value)}
-        hint={say('day.yourNameSavedWith')}
+        hint={say('entry.yourNameSavedWith')}
       />
       <Problems list={problems} />
       <SaveButton
         label={say('day.save')}
         busy={busy}
-        missing={amount === null ? say('day.typeLitersAsNumberOr') : whoIsMissing(by)}
+        missing={amount === null ? say('bench.typeWaterAsLitersOr') : whoIsMissing(by)}
         onSave={save}
       />
     </>

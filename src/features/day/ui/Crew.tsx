@@ -39,14 +39,14 @@ function CrewForm({ work, by: device }: CrewProps) {
       () =>
         submitOrQueue(
           { id, batch: null, kind: 'work', at: null, by, data: { work: workOf(draft) } },
-          say('day.crewAndHours'),
+          say('log.kindWork'),
         ),
       () => setSaved(true),
     );
   const section = { draft, set };
   return (
     <div className="px-5 py-5 max-w-[820px] flex flex-col gap-5">
-      <h1>{say('day.crewAndHours2')}</h1>
+      <h1>{say('terms.crewAndHours')}</h1>
       <DayFields {...section} />
       <PeopleFields {...section} />
       <MachineFields {...section} />

@@ -298,7 +298,7 @@ function ChoreLine({
     <div className="grid grid-cols-[170px_1fr_100px_100px_auto] gap-3 items-start max-sm:grid-cols-2">
       <div>
         <label className="label" htmlFor={`chore-${chore.id}`}>
-          {say('day.regularTask')}
+          {say('advice.regularTask')}
         </label>
         <select
           id={`chore-${chore.id}`}

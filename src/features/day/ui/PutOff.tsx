@@ -152,7 +152,7 @@ function PutOffForm({ task, by: device, crew = [], onDone }: PutOffProps) {
         maxLength={60}
         autoComplete="name"
         onChange={(e) => setBy(e.target.value)}
-        hint={say('day.yourNameSavedWith')}
+        hint={say('entry.yourNameSavedWith')}
       />
       <Problems list={problems} />
       {crew.length > 0 && (

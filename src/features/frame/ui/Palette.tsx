@@ -4,7 +4,8 @@ import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { listPlaces, navigationPlaces } from '@/core/words/places';
-import { listBatches, type NamedBatch } from '../server/actions';
+import { askServer } from '@/ui/ask-server';
+import type { NamedBatch } from '../named-batch';
 
 type Props = { readonly open: boolean; readonly onOpenChange: (open: boolean) => void };
 
@@ -21,7 +22,8 @@ export function Palette({ open, onOpenChange }: Props) {
   const [batches, setBatches] = useState<readonly NamedBatch[]>([]);
   useEffect(() => {
     // Without a signal the places are there all the same.
-    if (open) void listBatches().then(setBatches, () => undefined);
+    if (open)
+      void askServer<readonly NamedBatch[]>('/api/ask/batches').then(setBatches, () => undefined);
   }, [open]);
   const go = (href: string): void => {
     onOpenChange(false);

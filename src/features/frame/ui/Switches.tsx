@@ -123,7 +123,7 @@ export function Switches({ unit, light }: { unit: string; light: string | null }
   return (
     <div className="flex items-center gap-3 flex-wrap">
       <Switch
-        label={say('frame.temperaturesIn')}
+        label={say('bring.temperaturesIn')}
         cookie="zh_unit"
         value={unit}
         options={[

@@ -6,6 +6,7 @@ import { foldSite, type SiteState } from '@/core/log/fold';
 import { soonText, dayText } from '@/core/quantity/format';
 import { boilingPointC } from '@/core/quantity/water';
 import type { Locale } from '@/core/words/note';
+import type { CheckEffect, CheckPreview } from '../check-preview';
 import { theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import { snapshotRepo } from '@/db/repositories/snapshots';
@@ -41,15 +42,6 @@ export async function instrumentScreen(site: Site, { timeZone, now }: Locale) {
     settings,
   };
 }
-
-export type CheckEffect = { readonly heap: string; readonly effects: readonly Effect[] };
-/** `counts`: what the check does from its time on. `doubts`: what would be lost if it had been as far off ever since the check before. */
-export type CheckPreview = {
-  readonly since: string | null;
-  readonly counts: readonly CheckEffect[];
-  readonly doubts: readonly CheckEffect[];
-  readonly heaps: number;
-};
 
 type NewCheck = {
   readonly probe: string;

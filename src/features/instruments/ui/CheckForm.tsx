@@ -6,8 +6,8 @@ import { boilingPointC } from '@/core/quantity/water';
 import { Choices } from '@/ui/Choices';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
-import { previewCheck } from '../server/actions';
-import type { CheckEffect, CheckPreview } from '../server/actions';
+import { askServer } from '@/ui/ask-server';
+import type { CheckEffect, CheckPreview } from '../check-preview';
 import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
 import { useEntry, type HeapRef } from '@/entry/ui/useEntry';
 import { type InstrumentLine, number, temp } from './instrumentParts';
@@ -173,7 +173,7 @@ function useCheckPreview(
     let current = true;
     const timer = setTimeout(() => {
       if (text !== null)
-        previewCheck(JSON.parse(text) as Parameters<typeof previewCheck>[0]).then(
+        askServer<CheckPreview | null>('/api/ask/check', JSON.parse(text) as object).then(
           (answer) => {
             if (current) setHeld({ text, answer });
           },

@@ -43,7 +43,7 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
             className="btn key"
             onClick={() => setSheet({ kind: 'edit', line: null })}
           >
-            {say('instruments.newThermometer2')}
+            {say('instruments.newThermometer')}
           </button>
         </div>
         <p className="q mt-2 max-w-[640px]">{say('instruments.theOffsetCheckFindsApplied')}</p>
@@ -217,7 +217,7 @@ function OutForm({
       <WhoField entry={entry} />
       <KeepBar
         entry={entry}
-        label={say('instruments.takeOutOfService3', { name: line.name })}
+        label={say('instruments.takeOutOfService', { name: line.name })}
         missing={why.trim() === '' ? say('instruments.sayWhy') : null}
         onKeep={() => entry.save({ instrument: { ...line.known, out: why.trim() } })}
       />
@@ -245,7 +245,7 @@ function BackForm({
       <WhoField entry={entry} />
       <KeepBar
         entry={entry}
-        label={say('instruments.putBackInService3', { name: rest.name })}
+        label={say('instruments.putBackInService', { name: rest.name })}
         onKeep={() => entry.save({ instrument: rest })}
       />
     </>

@@ -109,7 +109,7 @@ function PartFields({
           onChange={(full) => set({ full })}
           options={[
             { value: 'full', label: say('log.fullTurn2') },
-            { value: 'stir', label: say('log.partialTurn2') },
+            { value: 'stir', label: say('log.partialTurn') },
           ]}
         />
       )}
@@ -183,7 +183,7 @@ export function CorrectForm({ heap, onDone, entryId, title, readings, parts }: P
   const number = Number(value.replace(',', '.'));
   const problem =
     how === 'value' && value !== '' && !Number.isFinite(number)
-      ? say('log.typeTemperatureAsNumber')
+      ? say('instruments.typeTemperatureAsNumber')
       : undefined;
   const instead = how === 'parts' && parts ? insteadOf(parts, right) : null;
   const missing =
@@ -191,7 +191,7 @@ export function CorrectForm({ heap, onDone, entryId, title, readings, parts }: P
       ? say('log.typeTheRightValue')
       : (problem ??
         (how === 'parts' && instead === null
-          ? say('log.typeLitersAsNumberOr')
+          ? say('bench.typeWaterAsLitersOr')
           : how === 'parts' && right.at === ''
             ? say('waiting.sayWhenItHappened')
             : reason.trim().length < 3

@@ -66,7 +66,7 @@ export function KeptHeaps() {
 function KeptList({ kept, reached }: { kept: OfflineHeaps; reached: boolean }) {
   return (
     <div className="px-4 py-4 max-w-[720px]">
-      <h1>{say('log.batchesSavedOnThisDevice')}</h1>
+      <h1>{say('terms.batchesSavedOnThisDevice')}</h1>
       <AsOf kept={kept} reached={reached} />
       <ul className="mt-2">
         {kept.heaps.map((h) => (

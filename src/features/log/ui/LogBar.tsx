@@ -107,7 +107,7 @@ const SHEETS: Record<SheetName, SheetOf> = {
   },
   mend: {
     get label() {
-      return say('log.otherChange2');
+      return say('log.otherChange');
     },
     get hint() {
       return say('log.coveredMadeBiggerFoodBuried');
@@ -375,7 +375,7 @@ function ThumbBar({
       </Link>
       {works.map((n) => (
         <button key={n} type="button" className="btn !px-1" onClick={() => open(n)}>
-          {n === 'close' ? say('log.finishAdding3') : SHEETS[n].label}
+          {n === 'close' ? say('log.finishAdding') : SHEETS[n].label}
         </button>
       ))}
       <button type="button" className="btn !px-1" onClick={more}>

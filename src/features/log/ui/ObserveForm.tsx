@@ -38,7 +38,7 @@ export function ObserveForm({ heap, onDone }: FormProps) {
       />
       {smell === 'burnt' && <p className="caution">{CAUTION.burnt}</p>}
       <Field
-        label={say('log.anythingElse')}
+        label={say('fire.anythingElse')}
         value={words}
         onChange={(e) => setWords(e.target.value)}
         maxLength={2000}

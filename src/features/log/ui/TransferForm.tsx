@@ -56,7 +56,7 @@ export function TransferForm({ heap, onDone }: FormProps) {
         inputMode="decimal"
         value={litres}
         onChange={(e) => setLitres(e.target.value)}
-        problem={amount === null ? say('log.typeLitersAsNumberOr') : undefined}
+        problem={amount === null ? say('bench.typeWaterAsLitersOr') : undefined}
         hint={say('log.aBucketHoldsAbout10')}
       />
       <OtherHeap
@@ -89,7 +89,7 @@ export function TransferForm({ heap, onDone }: FormProps) {
             ? null
             : what === ''
               ? say('log.chooseWhatWasRemoved')
-              : say('log.typeLitersAsNumberOr')
+              : say('bench.typeWaterAsLitersOr')
         }
         onKeep={() => data && entry.save(data)}
       />

@@ -105,7 +105,7 @@ export function TurnForm({ heap, onDone }: FormProps) {
         onChange={setFull}
         options={[
           { value: 'full', label: say('log.fullTurn2'), hint: say('log.edgeInsideTopBottom') },
-          { value: 'stir', label: say('log.partialTurn2'), hint: say('log.doesNotCountForRule') },
+          { value: 'stir', label: say('log.partialTurn'), hint: say('log.doesNotCountForRule') },
         ]}
       />
       <Choices
@@ -200,7 +200,7 @@ export function TurnForm({ heap, onDone }: FormProps) {
             : inRow && standing.problem !== null
               ? standing.problem
               : inRow && standing.effect.overlaps.length > 0
-                ? say('log.itWouldOverlap', { overlaps: firstOf(standing.effect.overlaps) })
+                ? say('entry.itWouldOverlap', { overlaps: firstOf(standing.effect.overlaps) })
                 : null
         }
         onKeep={() => entry.save(data, after)}

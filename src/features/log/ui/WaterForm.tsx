@@ -16,7 +16,7 @@ export function WaterForm({ heap, onDone }: FormProps) {
   const [litres, setLitres] = useTyped('litres', '');
   const [seeds, setSeeds] = useTyped<SeedAnswer>('seeds', '');
   const amount = typedQuantity('litres', litres);
-  const problem = amount === null ? say('log.typeLitersAsNumberOr') : undefined;
+  const problem = amount === null ? say('bench.typeWaterAsLitersOr') : undefined;
   const data =
     clean === ''
       ? null

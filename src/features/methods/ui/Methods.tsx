@@ -195,7 +195,7 @@ function Edit({
   );
   const templateId = copy ? slug(name) : from.id;
   const wrong = figures.some((x) => typeof x !== 'number')
-    ? say('methods.everyBoxNeedsNumber')
+    ? say('day.everyBoxNeedsNumber')
     : copy && taken.includes(templateId)
       ? say('methods.thereAlreadyMethodWithName')
       : null;
@@ -396,7 +396,7 @@ function Edit({
       <SaveButton
         label={say('methods.saveThisMethod')}
         busy={busy}
-        missing={wrong ?? (name.trim() === '' ? say('methods.giveItAName') : whoIsMissing(by))}
+        missing={wrong ?? (name.trim() === '' ? say('instruments.giveItAName') : whoIsMissing(by))}
         onSave={save}
       />
       <button type="button" className="btn self-start" onClick={onDone}>

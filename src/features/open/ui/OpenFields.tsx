@@ -200,7 +200,7 @@ export function MethodFields({ draft, reading: { template, templates }, set }: S
       />
       <div className="max-w-[520px]">
         <label className="label" htmlFor="template">
-          {say('open.whichMethod')}
+          {say('log.whichMethod')}
         </label>
         <select
           id="template"
@@ -217,7 +217,7 @@ export function MethodFields({ draft, reading: { template, templates }, set }: S
         {template && (
           <p className="hint mt-1">
             {(template.words && libraryText(template.words)) ??
-              say('open.turned2', { schoolwords: SCHOOL_WORDS[template.trigger] })}
+              say('log.turned', { schoolwords: SCHOOL_WORDS[template.trigger] })}
           </p>
         )}
       </div>
@@ -268,7 +268,7 @@ export function ClosedField({
 }: Pick<StageSection, 'draft' | 'set' | 'nowLocal'>) {
   return (
     <Field
-      label={say('open.whenLastRawMaterialWent')}
+      label={say('bring.whenLastRawMaterialWent')}
       type="datetime-local"
       value={draft.builtAt}
       max={nowLocal}

@@ -107,7 +107,7 @@ export function OpenForm({ site, proposed, rules, earlier, forBench = false, ...
   const section = { draft, reading, set };
   return (
     <div className="px-5 py-5 max-w-[760px] flex flex-col gap-5">
-      <h1>{say('open.startABatch')}</h1>
+      <h1>{say('terms.startABatch')}</h1>
       <EarlierSelect earlier={earlier} like={draft.like} onChoose={copy} />
       <NameFields {...section} />
       <SizeFields {...section} />

@@ -94,7 +94,7 @@ export function RulesToProve({
         </details>
       )}
       <LeadSelect
-        label={say('open.whichRuleShownFirstOn')}
+        label={say('bring.whichRuleShownFirstOn')}
         chosen={chosen}
         named={offered}
         onLead={onLead}

@@ -22,7 +22,7 @@ export function Feeds({
   ];
   return (
     <div className="px-5 py-5 max-w-[720px] flex flex-col gap-4">
-      <h1>{say('plan.calendarForPhones')}</h1>
+      <h1>{say('terms.calendarForPhones')}</h1>
       <p>{say('plan.eachPersonsTasksThoseNot')}</p>
       {calendarKey === null ? (
         <form action="/api/calendar" method="post">

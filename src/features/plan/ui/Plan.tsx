@@ -141,7 +141,7 @@ export function Plan({ view, by, feed }: { view: PlanView; by: string; feed: str
           {say('plan.crewMachineAndHours')}
         </Link>
         <a className="link" href={feed}>
-          {say('plan.calendarForPhones')}
+          {say('terms.calendarForPhones')}
         </a>
       </p>
       {moving && (

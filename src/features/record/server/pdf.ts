@@ -333,7 +333,7 @@ export function recordPdf({ record, paper, file }: RecordToPrint): Promise<Uint8
   }
   heading(pen, say('record.corrections'));
   tableOf(pen, record.corrections, [1.5, 1.7, 0.9, 2.6, 0.7]);
-  heading(pen, say('record.thermometers'));
+  heading(pen, say('terms.thermometers'));
   tableOf(pen, record.checks, [1, 1.6, 1, 1, 1]);
   heading(pen, say('record.notCoveredByThisRecord'));
   list(pen, record.notCovered);

@@ -151,8 +151,8 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
       <Part title={say('record.corrections')}>
         <PrintTable table={record.corrections} label={say('record.corrections')} />
       </Part>
-      <Part title={say('record.thermometers')}>
-        <PrintTable table={record.checks} label={say('record.thermometers')} />
+      <Part title={say('terms.thermometers')}>
+        <PrintTable table={record.checks} label={say('terms.thermometers')} />
       </Part>
       <Part title={say('record.notCoveredByThisRecord')}>
         <ul className="list-disc pl-5">

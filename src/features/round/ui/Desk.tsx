@@ -1,7 +1,7 @@
 'use client';
 import { say } from '@/messages/say';
 import Link from 'next/link';
-import { useCallback, useState } from 'react';
+import { useState } from 'react';
 import { plateOf } from '@/charts/ember';
 import { Mark } from '@/charts/marks';
 import { Mound } from '@/charts/Mound';
@@ -14,6 +14,7 @@ import { routeWhyText } from '@/core/words/route';
 import { Effects } from '@/ui/Effects';
 import { Field } from '@/ui/Field';
 import { useKeys } from '@/ui/useKeys';
+import { askEntry } from '@/entry/ui/ask-entry';
 import { usePreview } from '@/ui/usePreview';
 import type { RoundHeap, RoundInstrument, OfflineRoundData } from '../offline-round-data';
 import { numberIn, rangeIn } from '../pad';
@@ -39,14 +40,13 @@ import { PhotoButton } from './PhotoButton';
 import { Resume, stopText } from './Resume';
 import { partOfDay } from './Start';
 import { airNow, leftTyped, useReading } from './useReading';
-import { serverNow, createId, type AskEffects, type WalkHandle } from './useRoundWalk';
+import { serverNow, createId, type WalkHandle } from './useRoundWalk';
 import { firstOf, itemAt } from '@/core/quantity/present';
 
 type Props = {
   readonly handle: WalkHandle;
   readonly sheet: OfflineRoundData;
   readonly walk: RoundWalk;
-  readonly preview: AskEffects;
   readonly onHeap: (id: string | null) => void;
   readonly onDone: (after: RoundWalk, out: readonly Out[]) => void;
 };
@@ -183,7 +183,7 @@ function Route({
 
 type Open = Props & { readonly heap: RoundHeap };
 
-function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
+function DeskHeap({ handle, sheet: data, walk, onDone, heap }: Open) {
   const draft = walk.heaps[heap.id]!;
   const [at, setAt] = useState(() => nextPlace(heap, draft) ?? 0);
   const [when, setWhen] = useState<string | null>(null);
@@ -193,8 +193,10 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
   const says = readSoFar(heap, draft);
   const out = entriesOf(walk, heap, when ?? 0);
   const round = out.find((o) => o.form.kind === 'round')?.form;
-  const ask = useCallback((text: string) => preview(JSON.parse(text) as Out['form']), [preview]);
-  const effects = usePreview(round ? JSON.stringify({ ...round, by: walk.by || '?' }) : null, ask);
+  const effects = usePreview(
+    round ? JSON.stringify({ ...round, by: walk.by || '?' }) : null,
+    askEntry,
+  );
   const coldest = says.length > 0 ? says.reduce((a, b) => (b.c < a.c ? b : a)) : null;
   const [pending, setPending] = useState<Record<string, string>>(() => leftTyped(heap, draft));
   const open = Object.values(pending).filter((text) => text.trim() !== '').length;
@@ -370,7 +372,7 @@ function DeskHeap({ handle, sheet: data, walk, preview, onDone, heap }: Open) {
             onChange={(e) => void handle.step({ ...walk, by: e.target.value })}
             autoComplete="name"
             maxLength={60}
-            hint={say('round.yourNameSavedWith')}
+            hint={say('entry.yourNameSavedWith')}
           />
         </div>
         <PhotoButton
@@ -644,7 +646,7 @@ function AirField({ handle, walk, unit }: { handle: WalkHandle; walk: RoundWalk;
           void handle.step(w, [out]);
         }}
       >
-        {say('round.saveTheAirTemperature')}
+        {say('instruments.saveTheAirTemperature')}
       </button>
     </div>
   );

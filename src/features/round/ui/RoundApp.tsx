@@ -8,7 +8,7 @@ import { Desk } from './Desk';
 import { AirStep, PhoneHeap } from './PhoneWalk';
 import { Resume } from './Resume';
 import { Start } from './Start';
-import { serverNow, createId, useRoundWalk, type AskEffects } from './useRoundWalk';
+import { serverNow, createId, useRoundWalk } from './useRoundWalk';
 
 const onPhone = (f: () => void): (() => void) => {
   const m = matchMedia('(max-width: 640px)');
@@ -27,11 +27,9 @@ const onHash = (f: () => void): (() => void) => {
 export function RoundApp({
   initial,
   also,
-  preview,
 }: {
   initial: OfflineRoundData | null;
   /** What else is to be read on the way. */ also: ReactNode;
-  preview: AskEffects;
 }) {
   const router = useRouter();
   const handle = useRoundWalk(initial);
@@ -84,7 +82,7 @@ export function RoundApp({
       <p className="p-5" role="status">
         {initial === null
           ? say('round.nothingSavedOnThisDevice')
-          : say('round.lookingForWhatSavedOn')}
+          : say('log.lookingForWhatSavedOn')}
       </p>
     );
   if (data.heaps.length === 0) return <p className="p-5">{say('round.noActiveBatchOnThis')}</p>;
@@ -118,7 +116,6 @@ export function RoundApp({
         sheet={data}
         walk={walk}
         heapId={heapId}
-        preview={preview}
         onHeap={(id) => go(walk, id)}
         onDone={done}
       />

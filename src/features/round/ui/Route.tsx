@@ -30,7 +30,7 @@ export function useRouteOrder(data: OfflineRoundData, by: string, onKept: WalkHa
       by: by.trim() || say('round.thisDevice'),
       data: { batches: ids },
     };
-    void enqueue([{ form, what: say('round.orderOfTheWalk') }])
+    void enqueue([{ form, what: say('log.orderOfTheWalk') }])
       .then(() => sendWaiting())
       .then(onKept);
     if (ids.length === 0) setOrder(null);

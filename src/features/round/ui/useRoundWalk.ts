@@ -10,7 +10,6 @@ import {
   recallClock,
   sendWaiting,
 } from '@/outbox/store';
-import type { EntryPreview } from '@/ui/Effects';
 import { remember } from '@/ui/remember';
 import type { OfflineRoundData } from '../offline-round-data';
 import type { Out, RoundWalk } from '../round-walk';
@@ -20,8 +19,6 @@ const FRESH_MS = 60_000;
 const SETTLED_MS = 300;
 /** A hub that takes longer is as good as none for whoever stands at a heap. */
 const PATIENCE_MS = 4000;
-/** Asks the hub what an entry would do to each rule. */
-export type AskEffects = (form: Out['form']) => Promise<EntryPreview>;
 export type WalkHandle = {
   readonly sheet: OfflineRoundData | null;
   readonly walk: RoundWalk | null;

@@ -12,7 +12,7 @@ import type { RuleView, StandingCell } from '../view';
 import { createPolicyDraft, policyOf } from '../policy-draft';
 import { PolicyFields } from './PolicyFields';
 import { RuleList } from './RuleList';
-import { useSubmitTerms, type Keep } from './useSubmitTerms';
+import { useSubmitTerms } from './useSubmitTerms';
 import { itemAt } from '@/core/quantity/present';
 
 export type BatchTermsProps = {
@@ -39,7 +39,6 @@ export type BatchTermsProps = {
   readonly ownRules: readonly { id: string }[];
   readonly by: string;
   readonly unit: 'C' | 'F';
-  readonly keep: Keep;
 };
 
 /** The rules and policy of one heap: how it stands under each version it has had, and under the site's newest. */
@@ -54,7 +53,7 @@ function Terms(p: BatchTermsProps) {
   const [draft, setDraft] = useTyped('policy', createPolicyDraft(p.policy));
   const [fromSite, setFromSite] = useState(false);
   const [done, setDone] = useState(false);
-  const keeper = useSubmitTerms(p.keep, p.by);
+  const keeper = useSubmitTerms(p.by);
   const policy = policyOf(draft);
   const save = (): void => {
     if (policy)
@@ -185,7 +184,7 @@ function Terms(p: BatchTermsProps) {
             }}
           />
           <LeadSelect
-            label={say('rules.whichRuleShownFirstOn')}
+            label={say('bring.whichRuleShownFirstOn')}
             hint={say('rules.itAlsoShownUnderBatches')}
             chosen={rules}
             named={p.offered}

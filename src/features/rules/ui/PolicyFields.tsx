@@ -27,7 +27,7 @@ export function PolicyFields({
           if (v) set({ combine: v });
         }}
         options={[
-          { value: 'coldest', label: say('rules.coldestPoint'), hint: say('rules.theStrictest') },
+          { value: 'coldest', label: say('batch.coldestPoint'), hint: say('rules.theStrictest') },
           { value: 'median', label: say('rules.median') },
           { value: 'mean', label: say('rules.mean'), hint: say('rules.hidesAColdSide') },
         ]}

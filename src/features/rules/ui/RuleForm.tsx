@@ -10,7 +10,8 @@ import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import type { RuleDraft } from '../input';
-import { previewRule, type RulePreview } from '../server/actions';
+import { askServer } from '@/ui/ask-server';
+import type { RulePreview } from '../rule-preview';
 import {
   draftFrom,
   emptyPart,
@@ -22,7 +23,7 @@ import {
   type RequirementDraft,
 } from '../rule-draft';
 import type { RuleView } from '../view';
-import { useSubmitTerms, type Keep } from './useSubmitTerms';
+import { useSubmitTerms } from './useSubmitTerms';
 
 const unitSign = (input: FormInput, unit: TempUnit): string | undefined =>
   ({ temperature: `°${unit}`, days: 'days', hours: 'h', count: undefined })[input.unit];
@@ -118,7 +119,7 @@ function usePast(rule: RuleDraft): RulePreview | null {
   useEffect(() => {
     let current = true;
     const timer = setTimeout(() => {
-      previewRule(JSON.parse(text) as RuleDraft).then(
+      askServer<RulePreview>('/api/ask/rule', JSON.parse(text) as RuleDraft).then(
         (p) => {
           if (current) setPast(p);
         },
@@ -177,14 +178,12 @@ function Past({ past }: { past: RulePreview | null }) {
 function Editor({
   start,
   unit,
-  keep,
   by,
   taken,
   onDone,
 }: {
   start: TypedRule;
   unit: TempUnit;
-  keep: Keep;
   by: string;
   taken: readonly string[];
   onDone: () => void;
@@ -192,14 +191,14 @@ function Editor({
   const [d, setD] = useTyped('rule', start);
   const rule = ruleOf(d, unit, taken);
   const past = usePast(rule);
-  const keeper = useSubmitTerms(keep, by);
+  const keeper = useSubmitTerms(by);
   const missing =
     d.methods.length === 0
       ? say('rules.chooseMethodsApplies')
       : past === null
         ? say('rules.workingOutResultForPast2')
         : !past.ok
-          ? say('rules.correctWhatMarkedAbove')
+          ? say('controls.correctWhatIsMarkedAbove')
           : whoIsMissing(keeper.by);
   const setPart = (i: number, p: RequirementDraft): void =>
     setD({ ...d, parts: d.parts.map((x, j) => (j === i ? p : x)) });
@@ -320,13 +319,11 @@ function Editor({
 export function RuleForm({
   own,
   unit,
-  keep,
   by,
   taken,
 }: {
   own: readonly { draft: RuleDraft; view: RuleView; versions: readonly string[] }[];
   unit: TempUnit;
-  keep: Keep;
   by: string;
   taken: readonly string[];
 }) {
@@ -363,7 +360,6 @@ export function RuleForm({
             <Editor
               start={open.draft}
               unit={unit}
-              keep={keep}
               by={by}
               taken={[...taken, ...own.map((o) => o.view.id)]}
               onDone={() => setOpen(null)}

@@ -13,7 +13,7 @@ import { createPolicyDraft, policyOf } from '../policy-draft';
 import { PolicyFields } from './PolicyFields';
 import { RuleForm } from './RuleForm';
 import { RuleList } from './RuleList';
-import { useSubmitTerms, type Keep } from './useSubmitTerms';
+import { useSubmitTerms } from './useSubmitTerms';
 
 export type SiteRulesProps = {
   readonly edition: number;
@@ -31,7 +31,6 @@ export type SiteRulesProps = {
   }[];
   readonly by: string;
   readonly unit: 'C' | 'F';
-  readonly keep: Keep;
 };
 
 /** What the site works to: its rules, its own rules, and how evidence is judged. Each change is a version. */
@@ -46,7 +45,7 @@ function Terms(p: SiteRulesProps) {
   const [rules, setRules] = useTyped<readonly string[]>('rules', p.chosen ?? []);
   const [draft, setDraft] = useTyped('policy', createPolicyDraft(p.policy));
   const [done, setDone] = useState(false);
-  const keeper = useSubmitTerms(p.keep, p.by);
+  const keeper = useSubmitTerms(p.by);
   const policy = policyOf(draft);
   const next = (p.version ?? 0) + 1;
   const save = (): void => {
@@ -68,7 +67,7 @@ function Terms(p: SiteRulesProps) {
           }}
         />
         <LeadSelect
-          label={say('rules.whichRuleShownFirstOn')}
+          label={say('bring.whichRuleShownFirstOn')}
           hint={say('rules.itAlsoShownUnderBatches')}
           chosen={rules}
           named={all}
@@ -78,13 +77,7 @@ function Terms(p: SiteRulesProps) {
           }}
         />
         <p className="hint">{say('rules.editionLibraryAboveOrExceeds', { edition: p.edition })}</p>
-        <RuleForm
-          own={p.own}
-          unit={p.unit}
-          keep={p.keep}
-          by={p.by}
-          taken={p.library.map((r) => r.id)}
-        />
+        <RuleForm own={p.own} unit={p.unit} by={p.by} taken={p.library.map((r) => r.id)} />
       </div>
       <aside
         className="bg-sheet border-l-[1.6px] border-ink max-lg:border-l-0 max-lg:border-t-[1.6px] px-5 py-5 flex flex-col gap-4"

@@ -3,8 +3,7 @@ import { countryOf, type Country } from '@/core/rules/country';
 import { UNIT_SYSTEMS, type UnitSystem } from '@/core/units/units';
 import { LANGUAGE_NAMES, LANGUAGES } from '@/messages/languages';
 import { currentLanguage, say } from '@/messages/say';
-import { useActionState, useSyncExternalStore } from 'react';
-import { nameSite } from '../server/actions';
+import { useEffect, useState, useSyncExternalStore } from 'react';
 
 const ZONES = Intl.supportedValuesOf('timeZone');
 const ownZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -30,9 +29,18 @@ function usualUnits(timeZone: string): UnitSystem {
   return (country && USUAL_UNITS[country]) ?? 'metric';
 }
 
+/** The form's fields, as text. */
+export type TypedSite = Partial<Record<'name' | 'timeZone' | 'units' | 'language', string>>;
+
 /** The first page of a new site. */
-export function NameSite() {
-  const [answer, act, busy] = useActionState(nameSite, { problems: {}, typed: {} });
+export function NameSite({ typed, problems }: { typed: TypedSite; problems: TypedSite }) {
+  // One press makes one site; whoever comes back to this page may press again.
+  const [busy, setBusy] = useState(false);
+  useEffect(() => {
+    const wake = (): void => setBusy(false);
+    window.addEventListener('pageshow', wake);
+    return () => window.removeEventListener('pageshow', wake);
+  }, []);
   const proposed = useSyncExternalStore(
     () => () => undefined,
     ownZone,
@@ -42,7 +50,12 @@ export function NameSite() {
     <main className="max-w-[560px] mx-auto px-5 py-10">
       <h1>{say('site.whereIsYourCompost')}</h1>
       <p className="hint mt-3 mb-6">{say('site.daysCountedByThisSites')}</p>
-      <form action={act} className="flex flex-col gap-5">
+      <form
+        method="post"
+        action="/api/site/name"
+        onSubmit={() => setBusy(true)}
+        className="flex flex-col gap-5"
+      >
         <div>
           <label className="label" htmlFor="name">
             {say('site.nameOfTheSite')}
@@ -51,12 +64,12 @@ export function NameSite() {
             className="field"
             id="name"
             name="name"
-            defaultValue={answer.typed.name}
+            defaultValue={typed.name}
             autoComplete="off"
             aria-describedby="name-p"
           />
           <p id="name-p" role="alert" className="font-semibold">
-            {answer.problems.name}
+            {problems.name}
           </p>
         </div>
         <div>
@@ -69,7 +82,7 @@ export function NameSite() {
             name="timeZone"
             list="zones"
             key={proposed}
-            defaultValue={answer.typed.timeZone ?? proposed}
+            defaultValue={typed.timeZone ?? proposed}
             aria-describedby="zone-p"
           />
           <datalist id="zones">
@@ -78,7 +91,7 @@ export function NameSite() {
             ))}
           </datalist>
           <p id="zone-p" role="alert" className="font-semibold">
-            {answer.problems.timeZone}
+            {problems.timeZone}
           </p>
         </div>
         <div>
@@ -89,7 +102,7 @@ export function NameSite() {
             className="field"
             id="language"
             name="language"
-            defaultValue={answer.typed.language ?? currentLanguage()}
+            defaultValue={typed.language ?? currentLanguage()}
           >
             {LANGUAGES.map((language) => (
               <option key={language} value={language} lang={language}>
@@ -107,7 +120,7 @@ export function NameSite() {
                   type="radio"
                   name="units"
                   value={system}
-                  defaultChecked={system === (answer.typed.units ?? usualUnits(proposed))}
+                  defaultChecked={system === (typed.units ?? usualUnits(proposed))}
                   className="size-5"
                 />
                 {SYSTEM_UNITS[system]}

@@ -65,7 +65,7 @@ export function Gate({
       <StoreNav here="gate" />
       <section className="flex flex-col gap-2" data-testid="acceptance">
         <div className="flex flex-wrap gap-3 justify-between items-end">
-          <h2 className="!text-figure">{say('store.whatWeAccept')}</h2>
+          <h2 className="!text-figure">{say('terms.whatWeAccept')}</h2>
           {!changing && (
             <button type="button" className="btn" onClick={() => setChanging(true)}>
               {say('store.changeTheList')}
@@ -284,7 +284,7 @@ function Change({
               () =>
                 submitOrQueue(
                   { id, batch: null, kind: 'acceptance', at: null, by, data: { lines } },
-                  say('store.whatWeAccept2'),
+                  say('log.whatWeAccept2'),
                 ),
               () => onKept(lines),
             )

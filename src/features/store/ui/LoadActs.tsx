@@ -31,7 +31,7 @@ export function HeatForm({ load, by, unit, onDone }: FormOf) {
         inputMode="decimal"
         value={value}
         onChange={(e) => setValue(e.target.value)}
-        problem={c === null ? say('store.typeTemperatureAsNumber') : undefined}
+        problem={c === null ? say('instruments.typeTemperatureAsNumber') : undefined}
         hint={slip ? say('store.isUnitThisThermometerIf') : say('store.asFarInAsThermometer')}
       />
       <Field
@@ -43,7 +43,7 @@ export function HeatForm({ load, by, unit, onDone }: FormOf) {
       <Foot
         kept={kept}
         label={say('store.save')}
-        missing={typeof c === 'number' ? null : say('store.typeTemperatureAsNumber')}
+        missing={typeof c === 'number' ? null : say('instruments.typeTemperatureAsNumber')}
         onKeep={() =>
           kept.keep(
             () =>

@@ -44,7 +44,7 @@ const FORMS: Record<Exclude<Act, null>, { title: string; form: (p: FormOf) => Re
   },
   squeeze: {
     get title() {
-      return say('store.squeezeTest');
+      return say('lots.squeeze');
     },
     form: SqueezeForm,
   },
@@ -161,7 +161,7 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
                 {say('store.dryingTest')}
               </button>
               <button type="button" className="btn" onClick={() => setAct('squeeze')}>
-                {say('store.squeezeTest2')}
+                {say('lots.squeeze')}
               </button>
             </p>
           )}

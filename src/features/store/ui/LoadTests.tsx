@@ -165,7 +165,7 @@ export function SqueezeForm({ load, by, onDone }: FormOf) {
   return (
     <>
       <Choices
-        label={say('store.squeezeHandfulFromInsideHard')}
+        label={say('log.squeezeHandfulFromInsideHard')}
         value={squeeze}
         onChange={setSqueeze}
         options={keysOf(SQUEEZE_WORDS).map((value) => ({

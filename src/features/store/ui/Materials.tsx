@@ -119,7 +119,7 @@ export function Materials({
       <div className="flex flex-wrap gap-3 items-end">
         <div className="w-[320px] max-w-full">
           <Field
-            label={say('store.findAMaterial')}
+            label={say('bench.findAMaterial')}
             value={find}
             onChange={(e) => setFind(e.target.value)}
             placeholder={say('store.strawRawAnimal')}
@@ -290,7 +290,7 @@ function Edit({
   const bad = ranges.find(([, r]) => r === undefined);
   const untyped =
     name.trim().length < 2
-      ? say('store.giveNameAtLeastTwo')
+      ? say('bench.giveNameAtLeastTwo')
       : !from && taken.includes(slug)
         ? say('store.thereAlreadyMaterialWithName')
         : bad

@@ -344,7 +344,7 @@ export function MoreFields({
           onChange={(e) => set({ words: e.target.value })}
         />
         <Field
-          label={say('store.whenIfNotNow')}
+          label={say('build.whenIfNotNow')}
           type="datetime-local"
           max={nowLocal}
           value={draft.at ?? ''}

@@ -44,7 +44,7 @@ export function Waiting({
   const waiting = items.filter((i) => i.state === 'waiting');
   return (
     <div className="px-5 max-sm:px-4 py-5 max-w-[760px] flex flex-col gap-5">
-      <h1>{say('waiting.waitingToSend')}</h1>
+      <h1>{say('terms.waitingToSend')}</h1>
       {looked && items.length === 0 && (
         <p className="text-lead">{say('waiting.nothingWaitingEverythingSavedOn')}</p>
       )}

@@ -127,7 +127,7 @@ export function FilterBar({
   return (
     <form
       className="flex flex-wrap gap-x-4 gap-y-1.5 items-center px-3.5 py-2 border-b border-rule"
-      aria-label={say('yard.whichBatches')}
+      aria-label={say('round.whichBatches')}
       onSubmit={(e) => {
         e.preventDefault();
         choose({});

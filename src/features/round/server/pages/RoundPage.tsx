@@ -1,5 +1,4 @@
 import { tempText } from '@/core/quantity/format';
-import { previewEntry } from '@/entry/server/actions';
 import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
 import { loadOfflineRoundData } from '../queries';
@@ -27,11 +26,7 @@ export async function RoundPage() {
         />
       }
     >
-      <RoundApp
-        initial={data}
-        also={<LotReadings due={lotReadings(await lotsGiven(s))} />}
-        preview={previewEntry}
-      />
+      <RoundApp initial={data} also={<LotReadings due={lotReadings(await lotsGiven(s))} />} />
     </PageShell>
   );
 }

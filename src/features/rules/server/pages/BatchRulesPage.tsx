@@ -1,6 +1,5 @@
 import { parseBatchId } from '@/core/log/ids';
 import { notFound } from 'next/navigation';
-import { logEntry } from '@/entry/server/actions';
 import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
 import { batchTermsScreen } from '../queries';
@@ -14,14 +13,7 @@ export async function BatchRulesPage({ params }: { params: Promise<{ id: string 
   if (!screen) notFound();
   return (
     <PageShell s={s} place="yard" active={id}>
-      <BatchTerms
-        key={screen.columns.length}
-        {...screen}
-        id={id}
-        by={s.prefs.by}
-        unit={s.unit}
-        keep={logEntry}
-      />
+      <BatchTerms key={screen.columns.length} {...screen} id={id} by={s.prefs.by} unit={s.unit} />
     </PageShell>
   );
 }

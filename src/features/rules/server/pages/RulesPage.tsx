@@ -1,4 +1,3 @@
-import { logEntry } from '@/entry/server/actions';
 import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
 import { siteRulesScreen } from '../queries';
@@ -9,7 +8,7 @@ export async function RulesPage() {
   const screen = await siteRulesScreen(s.site, s.locale);
   return (
     <PageShell s={s} place="rules">
-      <SiteRules key={screen.version} {...screen} by={s.prefs.by} unit={s.unit} keep={logEntry} />
+      <SiteRules key={screen.version} {...screen} by={s.prefs.by} unit={s.unit} />
     </PageShell>
   );
 }

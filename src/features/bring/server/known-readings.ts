@@ -1,18 +1,16 @@
-'use server';
-import { parseBatchId } from '@/core/log/ids';
 import { readBatchState } from '@/db/repositories/states';
 import { requireSite, theDb } from '@/db/context';
+import type { AskedReadings } from '../input';
 import { readingKey } from '../into';
 
 /** Which readings a batch has already: a table that is imported again brings only what is new. */
-export async function listKnownReadings(
-  batch: string,
-  from: string,
-  to: string,
-): Promise<readonly string[]> {
+export async function listKnownReadings({
+  batch,
+  from,
+  to,
+}: AskedReadings): Promise<readonly string[]> {
   await requireSite('import');
-  const id = parseBatchId(batch);
-  const state = id && (await readBatchState(theDb(), id));
+  const state = await readBatchState(theDb(), batch);
   if (!state) return [];
   const [first, last] = [Date.parse(from), Date.parse(to)];
   return state.readings.flatMap((r) => {

@@ -1,33 +1,20 @@
-'use server';
 import { readBatchState } from '@/db/repositories/states';
 import { assessRule } from '@/core/evidence/verdict';
 import { assessBatch } from '@/core/snapshot/assess-batch';
-import type { Problem } from '@/core/words/problem';
 import { requireSite, theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import { now } from '@/platform/clock';
 import { currentUnits } from '@/messages/say';
-import { parseRule, type RuleDraft } from '../input';
-import { ruleView, standingCell, type StandingCell } from '../view';
+import { parseRule } from '../input';
+import type { RulePreview } from '../rule-preview';
+import { ruleView, standingCell } from '../view';
 import { siteStateOf } from './queries';
 
-export type RulePreview =
-  | {
-      readonly ok: true;
-      readonly text: string;
-      readonly batches: readonly ({
-        readonly code: string;
-        readonly name: string;
-      } & StandingCell)[];
-      readonly fits: number;
-    }
-  | { readonly ok: false; readonly problems: readonly Problem[] };
-
 /** What a rule would have said about the site's batches, reckoned and not kept. */
-export async function previewRule(draft: RuleDraft): Promise<RulePreview> {
+export async function previewRule(draft: unknown): Promise<RulePreview> {
+  const [site, at] = [await requireSite(), now()];
   const parsed = parseRule(draft);
   if (!parsed.ok) return parsed;
-  const [site, at] = [await requireSite(), now()];
   const unit = currentUnits().temp;
   const siteState = await siteStateOf(site);
   const batches = [];

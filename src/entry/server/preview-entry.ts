@@ -1,5 +1,3 @@
-'use server';
-import { revalidatePath } from 'next/cache';
 import { assessBatch } from '@/core/snapshot/assess-batch';
 import type { Entry } from '@/core/log/entry';
 import { foldBatch } from '@/core/log/fold';
@@ -8,27 +6,20 @@ import { requireSite, theDb } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import { now } from '@/platform/clock';
-import { parseEntryForm, type EntryForm } from '../input';
+import { AskedEntry, parseEntryForm } from '../input';
+import { atQuestion } from './at-question';
 import { effectsOf, type Effect } from '@/entry/effects';
 import { createLinkedEntries } from './linked-entries';
-import { ingestEntry, type IngestResult } from './ingest-entry';
 
 export type Preview = {
   readonly effects: readonly Effect[] | null;
   readonly problems: readonly Problem[];
 };
-/** The door for a form of its own action; forms that may be filled in without a signal go through the outbox. */
-export async function logEntry(form: EntryForm): Promise<IngestResult> {
-  const taken = await ingestEntry(form);
-  if (taken.ok) revalidatePath('/', 'layout');
-  return taken;
-}
-
 /**
  * What an entry would do to each verdict, reckoned and not kept; who writes it does not matter here.
  * Null effects: it cannot be said, for the reasons beside. Empty: no clock is running.
  */
-export async function previewEntry(form: EntryForm): Promise<Preview> {
+export async function previewEntry(form: AskedEntry): Promise<Preview> {
   const site = await requireSite();
   const at = now();
   const parsed = parseEntryForm({ ...form, by: form.by.trim() || '?' }, site.timeZone, at);
@@ -62,3 +53,6 @@ export async function previewEntry(form: EntryForm): Promise<Preview> {
   }
   return { effects, problems: [] };
 }
+
+/** The same as a route. */
+export const answerEntryQuestion = atQuestion(AskedEntry, previewEntry);

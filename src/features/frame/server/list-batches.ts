@@ -1,12 +1,9 @@
-'use server';
 import { isGone } from '@/core/advice/situation';
 import { positionText } from '@/core/words/position';
 import { requireSite, theDb } from '@/db/context';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import { now } from '@/platform/clock';
-
-/** A batch as a list of commands names it. */
-export type NamedBatch = { readonly id: string; readonly name: string; readonly place: string };
+import type { NamedBatch } from '../named-batch';
 
 /** The batches that stand on the site, by name. */
 export async function listBatches(): Promise<readonly NamedBatch[]> {

@@ -1,0 +1,3 @@
+import { answerEntryQuestion } from '@/entry/server/preview-entry';
+
+export const POST = answerEntryQuestion;

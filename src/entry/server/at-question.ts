@@ -1,0 +1,40 @@
+import { say } from '@/messages/say';
+import { readBody, refusedBody } from '@/platform/body';
+import { MOST_QUESTION_BYTES } from '@/platform/body-limits';
+import { now } from '@/platform/clock';
+import { parseJson } from '@/platform/json';
+import { atDoor } from './at-door';
+
+const refuse = (status: number, message: string): Response =>
+  Response.json(
+    { ok: false, now: now(), problem: message, problems: [{ path: '(request)', message }] },
+    { status },
+  );
+
+type Schema<T> = {
+  safeParse(
+    sent: unknown,
+  ): { readonly success: true; readonly data: T } | { readonly success: false };
+};
+
+/**
+ * A route that a form asks what an answer is worked out for, and that writes nothing: counted by address like every door.
+ * @param schema what may be asked: anything else is answered 400
+ */
+export const atQuestion = <T>(
+  schema: Schema<T>,
+  answer: (asked: T) => Promise<unknown>,
+): ((request: Request) => Promise<Response>) =>
+  atDoor('ask', async (request) => {
+    const body = await readBody(request, MOST_QUESTION_BYTES);
+    if (!body.ok) {
+      const most = Math.round(MOST_QUESTION_BYTES / 1000);
+      const { status, message } = refusedBody(body, say('app.bodyTooLarge', { most }));
+      return refuse(status, message);
+    }
+    const parsed = parseJson(body.bytes.toString('utf8'));
+    const asked = schema.safeParse(parsed.ok ? parsed.value : undefined);
+    return asked.success
+      ? Response.json(await answer(asked.data), { headers: { 'cache-control': 'no-store' } })
+      : refuse(400, say('app.notAsked'));
+  });
