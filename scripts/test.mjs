@@ -74,6 +74,7 @@ else {
     '--log-level=warn',
     '.',
   ]);
+  check('licences', ['scripts/list-licenses.mjs', '--check']);
   check('nothing unused', ['node_modules/knip/bin/knip.js', '--no-config-hints']);
   check('types', ['node_modules/ts7/bin/tsc', '--noEmit']);
   check('types of the core, which knows no browser and no server', [

@@ -235,6 +235,19 @@ describe('behind the guard of addresses', () => {
     });
   });
 
+  test('no link is made over another site’s batch', async () => {
+    const { ingestEntry } = await import('@/entry/server/ingest-entry');
+    actAs(memberAccess(sites[0]!, 'manager'));
+    const link = (batches: readonly string[]) => ({
+      ...{ id: newId(), batch: null, kind: 'inspection' as const, at: null, by: 'Mo' },
+      data: { batches, until: NOW + 86_400_000, tokenHash: 'c'.repeat(64) },
+    });
+    expect(await ingestEntry(link([heaps[0]!, heaps[1]!]))).toMatchObject({
+      ...{ ok: false, problems: [{ path: 'data.batches' }] },
+    });
+    expect(await ingestEntry(link([heaps[0]!]))).toMatchObject({ ok: true });
+  });
+
   test('a question is refused by what it asks for, behind the guard of addresses', async () => {
     const { listBatches } = await import('@/features/frame/server/list-batches');
     const { listKnownReadings } = await import('@/features/bring/server/known-readings');

@@ -196,6 +196,12 @@ async function unknowingOf(
   );
 }
 
+/** A link shows nobody what it does not name by the site's own batches. */
+async function areOfSite(db: Db, site: Site, batches: readonly string[]): Promise<boolean> {
+  const own = new Set<string>(await logRepo(db).batchIds(site.id));
+  return batches.every((batch) => own.has(batch));
+}
+
 /** What no single form can tell: whether the batch, the place or the entry it speaks of is there. */
 async function validateReferences(
   db: Db,
@@ -215,6 +221,8 @@ async function validateReferences(
         DOOR_PROBLEM.noPhoto,
         true,
       );
+  if (entry.kind === 'inspection' && !(await areOfSite(db, site, entry.data.batches)))
+    return refused('data.batches', say('entry.thereNoSuchBatchOn'));
   if (entry.batch === null)
     return asRefusal(
       (await validateLots(db, site, entry)) ??
