@@ -527,12 +527,19 @@ test('what a trainee logged with no signal does not go out under the next person
   await page.browserContext().deleteCookie(...(await page.browserContext().cookies()));
   await page.setOfflineMode(false);
   await open(page, `${app.base}/sign-in`);
-  await waitText(page, '[data-testid=waiting-here]', /One entry of trainee waits on this device/);
+  await waitText(
+    page,
+    '[data-testid=waiting-here]',
+    /One entry of trainee waits on this device\. It is sent when trainee signs in here/,
+  );
   await fill(page, 'User name', 'recorder');
   await fill(page, 'Password', 'many warm heaps');
   await Promise.all([page.waitForNavigation(), press(page, 'Sign in')]);
   await open(page, `${app.base}/waiting`);
   await waitText(page, '[data-testid=for-other]', /trainee logged this\. It waits on this device/);
+  // Nothing on the page says that it goes by itself.
+  expect(await textOf(page, 'main')).not.toMatch(/sent by themselves|Send now/);
+  await waitText(page, '[data-testid=device-bar]', /1 entry is waiting to send\./);
   const logged = async () =>
     (await logRepo(app.database.app).ofSite(siteId)).filter(
       (e) => e.kind === 'ambient' && e.data.value === 8.25,

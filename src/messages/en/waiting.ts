@@ -3,6 +3,7 @@ export const enWaiting = {
     'Nothing is waiting. Everything saved on this device has been sent.',
   refusedLookAtOneOther: 'Refused: look at {refused, plural, one {it} other {them}}',
   waitingForASignal: 'Waiting for a signal',
+  waitingForWhoLogged: 'Waiting for who logged it',
   theySentByThemselvesIn: 'They are sent by themselves, in this order, each once.',
   sendNow: 'Send now',
   tryNow: 'Try now',
@@ -23,7 +24,7 @@ export const enWaiting = {
     'The log will say that {name} logged it and {me} sent it. What a trainee logged still has to be checked.',
   sendBothNamed: 'Send: logged by {name}, sent by {me}',
   othersWait:
-    '{n, plural, one {One entry of {names} waits} other {# entries of {names} wait}} on this device. They are sent when the same person signs in here.',
+    '{n, plural, one {One entry of {names} waits on this device. It is sent when {names} signs in here.} other {# entries of {names} wait on this device. They are sent when whoever logged them signs in here.}}',
   onThisDevice: 'On this device',
   kept: 'This browser keeps what waits until it is sent.',
   notKept:

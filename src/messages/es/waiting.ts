@@ -4,6 +4,7 @@ export const esWaiting = {
   refusedLookAtOneOther:
     '{refused, plural, one {Rechazado: revísalo} other {Rechazados: revísalos}}',
   waitingForASignal: 'Esperando señal',
+  waitingForWhoLogged: 'En espera de quien lo anotó',
   theySentByThemselvesIn: 'Se envían solos, en este orden, cada uno una vez.',
   sendNow: 'Enviar ahora',
   tryNow: 'Intentar ahora',
@@ -24,7 +25,7 @@ export const esWaiting = {
     'El registro dirá que lo anotó {name} y lo envió {me}. Lo que anotó un aprendiz todavía se debe revisar.',
   sendBothNamed: 'Enviar: anotado por {name}, enviado por {me}',
   othersWait:
-    '{n, plural, one {Un asiento de {names} espera} many {# asientos de {names} esperan} other {# asientos de {names} esperan}} en este aparato. Se envían cuando la misma persona entra aquí.',
+    '{n, plural, one {Un asiento de {names} espera en este aparato. Se envía cuando {names} entre aquí.} many {# asientos de {names} esperan en este aparato. Se envían cuando quien los anotó entre aquí.} other {# asientos de {names} esperan en este aparato. Se envían cuando quien los anotó entre aquí.}}',
   onThisDevice: 'En este aparato',
   kept: 'Este navegador guarda lo que espera hasta que se envíe.',
   notKept:

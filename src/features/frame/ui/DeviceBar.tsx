@@ -10,6 +10,8 @@ import { forgetPages, keepPages } from '@/outbox/keep-pages';
 import { forgetRestore, witnessHead, type LogSeen } from '@/outbox/witness';
 import { refreshKeptHeaps } from '@/outbox/kept-heaps';
 import { useOutbox } from '@/outbox/useOutbox';
+import { deviceUser } from '@/outbox/item';
+import { waitsFor } from '@/outbox/whose';
 
 /** Clocks that differ by more are told of. */
 const CLOCK_OFF_MS = 120_000;
@@ -56,8 +58,10 @@ export function DeviceBar({
     return () => clearTimeout(timer);
   }, [keep]);
   const [logSeen, readOfRestore] = useWitness(site, head);
-  const held = items.filter((i) => i.state === 'waiting').length;
-  const refused = items.length - held;
+  const out = items.filter((i) => i.state === 'waiting');
+  const [held, refused] = [out.length, items.length - out.length];
+  // What somebody else logged waits for them, whatever the signal.
+  const goByThemselves = online && out.every((i) => waitsFor(i.form, deviceUser()) === null);
   // With a signal an entry is gone in a moment: a line that comes and goes would move the keys under the finger.
   const [slow, setSlow] = useState(false);
   const any = held > 0;
@@ -88,7 +92,7 @@ export function DeviceBar({
         <span>
           {say('frame.entryEntriesWaitingSendAndwill', {
             waiting,
-            online: online ? 'andWill' : 'other',
+            online: goByThemselves ? 'andWill' : 'other',
           })}
         </span>
       )}

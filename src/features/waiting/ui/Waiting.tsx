@@ -6,7 +6,7 @@ import { parseInstant } from '@/core/quantity/instant';
 import { tempText, whenText } from '@/core/quantity/format';
 import { toCelsius, type TempUnit } from '@/core/units/units';
 import { asSentence } from '@/core/words/problem';
-import { deviceUser, type OutboxItem } from '@/outbox/item';
+import { deviceUser, type Named, type OutboxItem } from '@/outbox/item';
 import { outboxStore, putMended, sendWaiting } from '@/outbox/store';
 import { handedOver, waitsFor } from '@/outbox/whose';
 import { useOutbox } from '@/outbox/useOutbox';
@@ -42,6 +42,11 @@ export function Waiting({
   const { items, looked, online } = useOutbox();
   const refused = items.filter((i) => i.state === 'refused');
   const waiting = items.filter((i) => i.state === 'waiting');
+  const user = deviceUser();
+  const [own, ofOthers] = [
+    waiting.filter((i) => waitsFor(i.form, user) === null),
+    waiting.filter((i) => waitsFor(i.form, user) !== null),
+  ];
   return (
     <div className="px-5 max-sm:px-4 py-5 max-w-[760px] flex flex-col gap-5">
       <h1>{say('terms.waitingToSend')}</h1>
@@ -58,15 +63,14 @@ export function Waiting({
           ))}
         </section>
       )}
-      {waiting.length > 0 && (
+      {own.length > 0 && (
         <section aria-labelledby="waiting">
           <h2 id="waiting">{say('waiting.waitingForASignal')}</h2>
           <p className="q mt-1">{say('waiting.theySentByThemselvesIn')}</p>
           <ol className="mt-2" data-testid="waiting-list">
-            {waiting.map((i) => (
+            {own.map((i) => (
               <li key={i.id} className="border-b border-rule py-2">
                 <Line item={i} timeZone={timeZone} />
-                <ForOther item={i} sends={sendsForOthers} />
                 {i.problems
                   .filter((p) => p.path !== 'person')
                   .map((p) => (
@@ -80,6 +84,19 @@ export function Waiting({
           <button type="button" className="btn mt-3" onClick={() => void sendWaiting()}>
             {online ? say('waiting.sendNow') : say('waiting.tryNow')}
           </button>
+        </section>
+      )}
+      {ofOthers.length > 0 && (
+        <section aria-labelledby="of-others">
+          <h2 id="of-others">{say('waiting.waitingForWhoLogged')}</h2>
+          <ul className="mt-2">
+            {ofOthers.map((i) => (
+              <li key={i.id} className="border-b border-rule py-2">
+                <Line item={i} timeZone={timeZone} />
+                <ForOther item={i} me={sendsForOthers ? user.person : undefined} />
+              </li>
+            ))}
+          </ul>
         </section>
       )}
       {looked && <DeviceMemory items={items} texts={texts} />}
@@ -107,13 +124,14 @@ function Line({ item, timeZone }: { item: OutboxItem; timeZone: string }) {
   );
 }
 
-/** Whose an entry is, where somebody else uses the device now: it waits for them, or is handed over by a press that names both. */
-function ForOther({ item, sends }: { item: OutboxItem; sends: boolean }) {
+/**
+ * Whose an entry is, where somebody else uses the device now: it waits for them, or is handed over by a press that names both.
+ * @param me who uses the device and may send what others logged
+ */
+function ForOther({ item, me }: { item: OutboxItem; me: Named | undefined }) {
   const [sure, setSure] = useState(false);
-  const user = deviceUser();
-  const whose = waitsFor(item.form, user);
+  const whose = waitsFor(item.form, deviceUser());
   if (whose === null) return null;
-  const me = sends ? user.person : undefined;
   const send = (to: string): void => {
     void outboxStore
       .put({ ...item, form: handedOver(item.form, to), problems: [] })
