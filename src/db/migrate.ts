@@ -21,6 +21,7 @@ import * as timeStamps from './migrations/0019-time-stamps';
 import * as passkeys from './migrations/0020-passkeys';
 import * as heirs from './migrations/0022-heirs';
 import * as appRights from './migrations/0023-app-rights';
+import * as siteOnce from './migrations/0024-site-once';
 import * as sealedSnapshots from './migrations/0021-sealed-snapshots';
 
 /** In their order; one that has run on any site never changes again. */
@@ -48,6 +49,7 @@ export const MIGRATIONS = {
   '0021-sealed-snapshots': sealedSnapshots,
   '0022-heirs': heirs,
   '0023-app-rights': appRights,
+  '0024-site-once': siteOnce,
 } as const satisfies Readonly<Record<string, Migration>>;
 
 /** Brings the database to the newest form. @throws Error with the failed migration's name and cause */

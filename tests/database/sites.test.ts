@@ -114,6 +114,16 @@ const tablesOf = async () =>
     )
   ).rows;
 
+test('a policy asks for which site a connection was taken once for a statement, not for each row', async () => {
+  const { rows } = await sql<{ qual: string; with_check: string }>`
+    select qual, with_check from pg_policies where schemaname = 'public'`.execute(t.admin);
+  expect(rows.length).toBeGreaterThan(10);
+  for (const text of rows.flatMap((row) => [row.qual, row.with_check]))
+    expect(text).toMatch(/\( ?SELECT current_site\(\)/);
+  const plan = await sql<Record<string, string>>`explain select * from log_entry`.execute(t.app);
+  expect(plan.rows.map((row) => Object.values(row)[0]).join(' ')).toMatch(/InitPlan/);
+});
+
 test('every table has a policy, but for those that belong to no site', async () => {
   const bare = (await tablesOf()).filter((x) => !x.guarded || x.policies === 0).map((x) => x.name);
   expect(bare.sort()).toEqual([...OF_NO_SITE].sort());

@@ -18,8 +18,8 @@ type Schema<T> = {
 };
 
 /**
- * A route that a form asks what an answer is worked out for, and that writes nothing: counted by address like every door.
- * @param schema what may be asked: anything else is answered 400
+ * A route that answers what a form asks and writes nothing: counted by address like every door.
+ * @param schema what may be asked; anything else is answered 400
  */
 export const atQuestion = <T>(
   schema: Schema<T>,
