@@ -10,7 +10,7 @@ import { forgetPages, keepPages } from '@/outbox/keep-pages';
 import { forgetRestore, witnessHead, type LogSeen } from '@/outbox/witness';
 import { refreshKeptHeaps } from '@/outbox/kept-heaps';
 import { useOutbox } from '@/outbox/useOutbox';
-import { deviceUser } from '@/outbox/item';
+import { deviceUser, type OutboxItem } from '@/outbox/item';
 import { waitsFor } from '@/outbox/whose';
 
 /** Clocks that differ by more are told of. */
@@ -60,8 +60,6 @@ export function DeviceBar({
   const [logSeen, readOfRestore] = useWitness(site, head);
   const out = items.filter((i) => i.state === 'waiting');
   const [held, refused] = [out.length, items.length - out.length];
-  // What somebody else logged waits for them, whatever the signal.
-  const goByThemselves = online && out.every((i) => waitsFor(i.form, deviceUser()) === null);
   // With a signal an entry is gone in a moment: a line that comes and goes would move the keys under the finger.
   const [slow, setSlow] = useState(false);
   const any = held > 0;
@@ -92,7 +90,7 @@ export function DeviceBar({
         <span>
           {say('frame.entryEntriesWaitingSendAndwill', {
             waiting,
-            online: goByThemselves ? 'andWill' : 'other',
+            online: howTheyGo(out, online),
           })}
         </span>
       )}
@@ -108,6 +106,10 @@ export function DeviceBar({
     </div>
   );
 }
+
+/** Whether what waits goes by itself: without a signal it does not, and what somebody else logged waits for them. */
+const howTheyGo = (waiting: readonly OutboxItem[], online: boolean): 'andWill' | 'other' =>
+  online && waiting.every((i) => waitsFor(i.form, deviceUser()) === null) ? 'andWill' : 'other';
 
 /** What this device makes of the log, asked once for each end of it; and what is done when somebody has read of a restore. */
 function useWitness(site: string, head: string): readonly [LogSeen, () => void] {

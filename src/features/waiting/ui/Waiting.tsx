@@ -63,44 +63,76 @@ export function Waiting({
           ))}
         </section>
       )}
-      {own.length > 0 && (
-        <section aria-labelledby="waiting">
-          <h2 id="waiting">{say('waiting.waitingForASignal')}</h2>
-          <p className="q mt-1">{say('waiting.theySentByThemselvesIn')}</p>
-          <ol className="mt-2" data-testid="waiting-list">
-            {own.map((i) => (
-              <li key={i.id} className="border-b border-rule py-2">
-                <Line item={i} timeZone={timeZone} />
-                {i.problems
-                  .filter((p) => p.path !== 'person')
-                  .map((p) => (
-                    <p key={p.path} className="marked">
-                      {asSentence(p.message)}
-                    </p>
-                  ))}
-              </li>
-            ))}
-          </ol>
-          <button type="button" className="btn mt-3" onClick={() => void sendWaiting()}>
-            {online ? say('waiting.sendNow') : say('waiting.tryNow')}
-          </button>
-        </section>
-      )}
+      {own.length > 0 && <Own items={own} timeZone={timeZone} online={online} />}
       {ofOthers.length > 0 && (
-        <section aria-labelledby="of-others">
-          <h2 id="of-others">{say('waiting.waitingForWhoLogged')}</h2>
-          <ul className="mt-2">
-            {ofOthers.map((i) => (
-              <li key={i.id} className="border-b border-rule py-2">
-                <Line item={i} timeZone={timeZone} />
-                <ForOther item={i} me={sendsForOthers ? user.person : undefined} />
-              </li>
-            ))}
-          </ul>
-        </section>
+        <OfOthers
+          items={ofOthers}
+          timeZone={timeZone}
+          me={sendsForOthers ? user.person : undefined}
+        />
       )}
       {looked && <DeviceMemory items={items} texts={texts} />}
     </div>
+  );
+}
+
+/** What is sent as soon as the server is reached. */
+function Own({
+  items,
+  timeZone,
+  online,
+}: {
+  items: readonly OutboxItem[];
+  timeZone: string;
+  online: boolean;
+}) {
+  return (
+    <section aria-labelledby="waiting">
+      <h2 id="waiting">{say('waiting.waitingForASignal')}</h2>
+      <p className="q mt-1">{say('waiting.theySentByThemselvesIn')}</p>
+      <ol className="mt-2" data-testid="waiting-list">
+        {items.map((i) => (
+          <li key={i.id} className="border-b border-rule py-2">
+            <Line item={i} timeZone={timeZone} />
+            {i.problems
+              .filter((p) => p.path !== 'person')
+              .map((p) => (
+                <p key={p.path} className="marked">
+                  {asSentence(p.message)}
+                </p>
+              ))}
+          </li>
+        ))}
+      </ol>
+      <button type="button" className="btn mt-3" onClick={() => void sendWaiting()}>
+        {online ? say('waiting.sendNow') : say('waiting.tryNow')}
+      </button>
+    </section>
+  );
+}
+
+/** What waits for somebody who does not use the device now. @param me who uses it and may send what others logged */
+function OfOthers({
+  items,
+  timeZone,
+  me,
+}: {
+  items: readonly OutboxItem[];
+  timeZone: string;
+  me: Named | undefined;
+}) {
+  return (
+    <section aria-labelledby="of-others">
+      <h2 id="of-others">{say('waiting.waitingForWhoLogged')}</h2>
+      <ul className="mt-2">
+        {items.map((i) => (
+          <li key={i.id} className="border-b border-rule py-2">
+            <Line item={i} timeZone={timeZone} />
+            <ForOther item={i} me={me} />
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
