@@ -6,7 +6,7 @@ import { lastOf } from '@/core/quantity/present';
 import { siteKey } from '@/platform/site-key';
 import type { Db } from '../client';
 import { readMemory } from '../site-heads';
-import { entryHash, toEntry } from './log-rows';
+import { entryHash, selectChained, toChained, toEntry } from './log-rows';
 
 /** What was found when a log was walked. */
 export type ChainReport = {
@@ -133,20 +133,7 @@ export const chainRepo = (db: Db) => ({
     kind: K,
   ): Promise<Extract<Entry, { kind: K }>[]> {
     const key = siteKey();
-    const rows = await db
-      .selectFrom('log_entry as e')
-      .selectAll('e')
-      .select((w) =>
-        w
-          .selectFrom('log_entry as p')
-          .select('p.hash')
-          .whereRef('p.site', '=', 'e.site')
-          .whereRef('p.seq', '<', 'e.seq')
-          .orderBy('p.seq', 'desc')
-          .limit(1)
-          .as('prev'),
-      )
-      .where('e.site', '=', site)
+    const rows = await selectChained(db, site)
       .where('e.batch', 'is', null)
       .where('e.kind', '=', kind)
       .orderBy('e.seq')
@@ -154,7 +141,7 @@ export const chainRepo = (db: Db) => ({
     const isSigned = (e: Entry, prev: string): boolean =>
       entryHash(prev, site, e) === e.hash && key?.sign(e.hash) === e.signature;
     return rows
-      .map((row) => ({ entry: toEntry(row), prev: row.prev ?? GENESIS }))
+      .map(toChained)
       .filter(({ entry, prev }) => isSigned(entry, prev))
       .map(({ entry }) => entry as Extract<Entry, { kind: K }>);
   },

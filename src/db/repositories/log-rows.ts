@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Selectable } from 'kysely';
-import { chainText, type Entry, type NewEntry, type OwnLink } from '@/core/log/entry';
+import { chainText, GENESIS, type Entry, type NewEntry, type OwnLink } from '@/core/log/entry';
+import type { Db } from '../client';
 import type { LogEntryTable } from '../schema';
 
 /** Entries as the table of the log holds them. */
@@ -28,3 +29,27 @@ export const toEntry = (row: Selectable<LogEntryTable>): Entry =>
       : { own: { n: row.own_n, prev: row.own_prev } }),
     ...(row.signature === null ? {} : { signature: row.signature }),
   }) as unknown as Entry;
+
+/** Entries of a site, each with the hash of the one before it in the site's chain; the query can be narrowed further. */
+export const selectChained = (db: Db, site: string) =>
+  db
+    .selectFrom('log_entry as e')
+    .selectAll('e')
+    .select((w) =>
+      w
+        .selectFrom('log_entry as p')
+        .select('p.hash')
+        .whereRef('p.site', '=', 'e.site')
+        .whereRef('p.seq', '<', 'e.seq')
+        .orderBy('p.seq', 'desc')
+        .limit(1)
+        .as('prev'),
+    )
+    .where('e.site', '=', site);
+export const toChained = ({
+  prev,
+  ...row
+}: Selectable<LogEntryTable> & { readonly prev: string | null }): {
+  entry: Entry;
+  prev: string;
+} => ({ entry: toEntry(row), prev: prev ?? GENESIS });

@@ -16,7 +16,7 @@ import { siteKey } from '@/platform/site-key';
 import type { Db } from '../client';
 import type { LogEntryTable } from '../schema';
 import { chainRepo, type SequenceEnd } from './chain';
-import { entryHash, toEntry } from './log-rows';
+import { entryHash, selectChained, toChained, toEntry } from './log-rows';
 
 export type Appended = {
   readonly entries: readonly Entry[];
@@ -298,20 +298,7 @@ export const logRepo = (db: Db) => ({
     until: number,
   ): Promise<{ entry: Entry; prev: string }[]> {
     const ids = (await this.ofBatch(batch)).map((e) => e.id);
-    const rows = await db
-      .selectFrom('log_entry as e')
-      .selectAll('e')
-      .select((w) =>
-        w
-          .selectFrom('log_entry as p')
-          .select('p.hash')
-          .whereRef('p.site', '=', 'e.site')
-          .whereRef('p.seq', '<', 'e.seq')
-          .orderBy('p.seq', 'desc')
-          .limit(1)
-          .as('prev'),
-      )
-      .where('e.site', '=', site)
+    const rows = await selectChained(db, site)
       .where((w) =>
         w.or([
           w('e.id', '=', sql<EntryId>`any(${ids}::uuid[])`),
@@ -321,7 +308,7 @@ export const logRepo = (db: Db) => ({
       .where('e.recorded_at', '<=', new Date(until))
       .orderBy('e.seq')
       .execute();
-    return rows.map((row) => ({ entry: toEntry(row), prev: row.prev ?? GENESIS }));
+    return rows.map(toChained);
   },
   /** Batches that the log knew at a moment. */
   async openedBy(site: string, until: number): Promise<ReadonlySet<BatchId>> {

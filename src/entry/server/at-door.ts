@@ -34,8 +34,11 @@ type Answer = {
   readonly message: string;
   readonly headers?: Record<string, string>;
 };
-/** A sentence for a person where a page has asked, and for a program where one has. */
-const answer = (request: Request, { status, message, headers = {} }: Answer): Response =>
+/** A refusal: a sentence for a person where a page has asked, and for a program where one has. */
+export const refuseAtDoor = (
+  request: Request,
+  { status, message, headers = {} }: Answer,
+): Response =>
   isFormOfPage(request.headers)
     ? new Response(`${message}\n`, {
         status,
@@ -76,13 +79,16 @@ export const atDoor =
   async (request: Request): Promise<Response> => {
     try {
       const refusal = await tooOften(door, now());
-      return refusal ? answer(request, refusal) : await handle(request);
+      return refusal ? refuseAtDoor(request, refusal) : await handle(request);
     } catch (error) {
       const number = newId().slice(-8);
       log.error(
         { number, door, error: error instanceof Error ? error.stack : error },
         'a door broke',
       );
-      return answer(request, { status: 503, message: say('app.errorWithNumber', { number }) });
+      return refuseAtDoor(request, {
+        status: 503,
+        message: say('app.errorWithNumber', { number }),
+      });
     }
   };

@@ -1,15 +1,8 @@
 import { say } from '@/messages/say';
 import { readBody, refusedBody } from '@/platform/body';
 import { MOST_QUESTION_BYTES } from '@/platform/body-limits';
-import { now } from '@/platform/clock';
 import { parseJson } from '@/platform/json';
-import { atDoor } from './at-door';
-
-const refuse = (status: number, message: string): Response =>
-  Response.json(
-    { ok: false, now: now(), problem: message, problems: [{ path: '(request)', message }] },
-    { status },
-  );
+import { atDoor, refuseAtDoor } from './at-door';
 
 type Schema<T> = {
   safeParse(
@@ -29,12 +22,11 @@ export const atQuestion = <T>(
     const body = await readBody(request, MOST_QUESTION_BYTES);
     if (!body.ok) {
       const most = Math.round(MOST_QUESTION_BYTES / 1000);
-      const { status, message } = refusedBody(body, say('app.bodyTooLarge', { most }));
-      return refuse(status, message);
+      return refuseAtDoor(request, refusedBody(body, say('app.bodyTooLarge', { most })));
     }
     const parsed = parseJson(body.bytes.toString('utf8'));
     const asked = schema.safeParse(parsed.ok ? parsed.value : undefined);
     return asked.success
       ? Response.json(await answer(asked.data), { headers: { 'cache-control': 'no-store' } })
-      : refuse(400, say('app.notAsked'));
+      : refuseAtDoor(request, { status: 400, message: say('app.notAsked') });
   });
