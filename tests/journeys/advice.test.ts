@@ -8,6 +8,7 @@ import {
   axe,
   fill,
   open,
+  openForKeys,
   press,
   pressKey,
   sleep,
@@ -117,7 +118,7 @@ test('a heap that overheats: danger first, choices with their cautions, turned, 
   expect(
     await page.$eval(`[data-task="${id}:hot"]`, (el) => (el as HTMLElement).innerText),
   ).not.toMatch(/Postponed/);
-  await open(page, `${app.base}/batch/${id}`);
+  await openForKeys(page, `${app.base}/batch/${id}`);
   await waitText(
     page,
     '[data-testid=danger]',
@@ -190,7 +191,7 @@ test('a heap that overheats: danger first, choices with their cautions, turned, 
 test('a heap that never heats: causes ranked by what the log tells, one change at a time, two at once are told apart by nobody', async () => {
   const id = await daily(heap('Rail', 130, { volumeM3: 0.7 }), 118, 4, 17, 21).keep();
   const { page, close } = await app.page();
-  await open(page, `${app.base}/batch/${id}`);
+  await openForKeys(page, `${app.base}/batch/${id}`);
   await waitText(
     page,
     '[data-testid=todo]',
@@ -298,7 +299,7 @@ test('a heap that is joined: its proof is told to be lost before it is kept, the
     .round(6, 33, 42)
     .keep();
   const { page, errors, close } = await app.page();
-  await open(page, `${app.base}/batch/${whole}`);
+  await openForKeys(page, `${app.base}/batch/${whole}`);
   await waitText(page, '[data-testid=verdict]', /Met/);
   await page.keyboard.press('j');
   await page.select('[role=dialog] select', part);

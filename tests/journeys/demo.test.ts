@@ -6,6 +6,7 @@ import {
   axe,
   fill,
   open,
+  openForKeys,
   press,
   sleep,
   startApp,
@@ -102,7 +103,7 @@ test('a round on a phone, by the pad', async () => {
 
 test('the keyboard alone goes from the yard to a heap, its readings, another unit and back; it can be switched off', async () => {
   const { page, close } = await app.page();
-  await open(page, app.base);
+  await openForKeys(page, app.base);
   await page.keyboard.press('5');
   await waitText(page, 'h1', /Egret/);
   await page.keyboard.press('d');

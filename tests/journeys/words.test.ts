@@ -13,6 +13,7 @@ import {
   axe,
   fill,
   open,
+  openForKeys,
   press,
   pressKey,
   startApp,
@@ -121,7 +122,7 @@ test('a language is chosen on the device, and holds on every page', async () => 
 
 test('a batch, a load and a note are found by their words, in either spelling', async () => {
   const { page, errors, close } = await app.page();
-  await open(page, app.base);
+  await openForKeys(page, app.base);
   await page.keyboard.press('/');
   await page.waitForSelector('input[type=search]');
   await page.type('input[type=search]', 'egret');
@@ -248,7 +249,7 @@ test('a logger’s table goes into a batch; sent again it is answered as done, a
 
 test('the palette goes to a batch by a few letters of its name, and finds what it does not know', async () => {
   const { page, errors, close } = await app.page();
-  await open(page, app.base);
+  await openForKeys(page, app.base);
   await page.keyboard.down('Control');
   await page.keyboard.press('k');
   await page.keyboard.up('Control');

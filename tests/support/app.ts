@@ -235,6 +235,16 @@ export const open = async (page: Page, url: string): Promise<void> => {
   await page.goto(url, { waitUntil: 'load' });
   await page.waitForSelector('main');
 };
+/** Opens a page whose keys are pressed next: a key that comes before the page's code listens is lost, on a busy machine for long. */
+export async function openForKeys(page: Page, url: string): Promise<void> {
+  await open(page, url);
+  await page.waitForFunction(() => {
+    const shortcuts = document.querySelector('button.soil-link');
+    return shortcuts && Object.keys(shortcuts).some((key) => key.startsWith('__reactFiber'));
+  });
+  // Effects, which listen, run after the frame in which React took the page over.
+  await page.evaluate(() => new Promise((done) => setTimeout(done, 100)));
+}
 /** The first that can be seen of what an XPath finds, however many stand there for another width of the screen. @throws Error after half a minute */
 export async function seen(
   page: Page,
