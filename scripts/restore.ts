@@ -2,12 +2,14 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { sql } from 'kysely';
-import { ownEntry, upgradeMemory } from '@/db/begin-memory';
+import { ownEntry, sealAllRows, upgradeMemory } from '@/db/begin-memory';
 import { checkLogAndKeep } from '@/db/check-log';
 import type { Db } from '@/db/client';
 import { migrate, MIGRATIONS } from '@/db/migrate';
+import { auditRepo } from '@/db/repositories/audit';
 import { chainRepo } from '@/db/repositories/chain';
 import { siteRepo } from '@/db/repositories/site';
+import { readAuditEnd } from '@/db/seal-audit';
 import {
   copyMemory,
   hasSignedLogs,
@@ -138,7 +140,10 @@ export async function restore(
     const counted = await compareCounts(db, manifest);
     // A backup from before there was a memory: what an upgrade would have done.
     if (copy === null) await upgradeMemory(db, now());
+    // A backup from before rows beside the log were sealed.
+    if (!manifest.migrations.includes(SEALED_AUDIT)) await sealAllRows(db, now());
     await noteGivenUp(db, manifest);
+    await noteEventsGivenUp(db);
     const remembered =
       copy === null ? [] : [{ what: 'signed ends of the log', same: isRemembered(copy) }];
     return {
@@ -150,6 +155,8 @@ export async function restore(
   }
 }
 
+/** The migration from which on rows beside the log are sealed. */
+const SEALED_AUDIT = '0025-sealed-audit';
 /** So many numbers are left out where it is not known how far the log had come: more than a site logs between two backups. */
 const UNKNOWN_NUMBERS = 10_000;
 
@@ -176,6 +183,17 @@ async function noteGivenUp(db: Db, manifest: Manifest): Promise<void> {
     const after = ends.get(site.id) ?? 0;
     const entry = ownEntry('restored', { madeAt: manifest.madeAt, after, upTo }, at);
     await writeEntries(db, site, [entry], at);
+  }
+}
+
+/** Says which events at the door were given up: the machine remembers more of them than came back. */
+async function noteEventsGivenUp(db: Db): Promise<void> {
+  for (const site of [...(await siteRepo(db).ids()), null]) {
+    const [there, remembered] = [await auditRepo(db).endOf(site), readAuditEnd(site)];
+    if (remembered === null || remembered.n <= there.n) continue;
+    const about = { after: String(there.n), upTo: String(remembered.n) };
+    const restored = { event: 'restored', site, who: null, about } as const;
+    await auditRepo(db).audit(restored, now(), remembered.n + 1);
   }
 }
 

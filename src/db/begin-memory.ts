@@ -3,9 +3,19 @@ import { requireEntryId } from '@/core/log/ids';
 import type { NewEntry } from '@/core/log/entry';
 import type { Db } from './client';
 import { layHead } from './lay-head';
+import { auditRepo } from './repositories/audit';
 import { chainRepo } from './repositories/chain';
+import { inspectionRepo, visitFacts } from './repositories/inspections';
+import { memberRepo, recordPlace } from './repositories/members';
 import { siteRepo, type Site } from './repositories/site';
-import { beginMemory, isBeforeMemory, keepMark, keepMemoryVersion } from './site-heads';
+import { keepAuditEnd } from './seal-audit';
+import {
+  beginMemory,
+  isBeforeMemory,
+  isBeforeSealedRows,
+  keepMark,
+  keepMemoryVersion,
+} from './site-heads';
 import { writeEntries } from './write';
 
 /** What the installation logs by itself, nobody else does. */
@@ -26,12 +36,42 @@ export const ownEntry = (kind: 'signed-from' | 'restored', data: object, at: num
     ...{ id: requireEntryId(newId()), batch: null, at, by: INSTALLATION, kind, data },
   }) as unknown as NewEntry;
 
+/** Numbers what happened at the door so far, and writes down beside it which places and visits there are. */
+async function sealRows(db: Db, site: string | null, at: number): Promise<void> {
+  const events = await auditRepo(db).all(site);
+  let end = await auditRepo(db).endOf(site);
+  for (const event of events) if (event.n === null) end = await auditRepo(db).number(event, end);
+  if (end.n > 0) keepAuditEnd(site, end);
+  if (site === null) return;
+  for (const { person } of await memberRepo(db).placesOf(site))
+    await recordPlace(db, site, person, at);
+  for (const visit of await inspectionRepo(db).visitsOf(site))
+    await auditRepo(db).audit({ event: 'visited', site, who: null, about: visitFacts(visit) }, at);
+}
+
+/** Seals the rows beside the logs of all sites, and what each calls itself and speaks. */
+export async function sealAllRows(db: Db, at: number): Promise<void> {
+  const sites = await siteRepo(db).all();
+  for (const site of sites) {
+    await siteRepo(db).seal(site);
+    await sealRows(db, site.id, at);
+  }
+  await sealRows(db, null, at);
+}
+
 /**
  * What is done once, where an installation comes from before there was a memory: its sites are sealed, and from which entry on all
- * are signed is laid down, beside the key and in the log. Never again: what is not signed afterwards was put in by somebody else.
+ * are signed is laid down, beside the key and in the log. Never again: what is not signed afterwards was put in by somebody else. The
+ * same of rows beside the log, where it comes from before those were sealed.
  */
 export async function upgradeMemory(db: Db, at: number): Promise<void> {
-  if (!isBeforeMemory()) return;
+  if (!isBeforeSealedRows()) return;
+  if (isBeforeMemory()) await rememberAllLogs(db, at);
+  await sealAllRows(db, at);
+  keepMemoryVersion();
+}
+
+async function rememberAllLogs(db: Db, at: number): Promise<void> {
   beginMemory();
   for (const site of await siteRepo(db).all()) {
     await siteRepo(db).seal(site);
@@ -39,5 +79,4 @@ export async function upgradeMemory(db: Db, at: number): Promise<void> {
     const from = await beginToRemember(db, site, at);
     if (!isEmpty) await writeEntries(db, site, [ownEntry('signed-from', { from }, at)], at);
   }
-  keepMemoryVersion();
 }

@@ -7,6 +7,7 @@ import { applySite, createBatchSnapshot, type BatchSnapshot } from '@/core/snaps
 import { siteConditionsOf } from '@/core/snapshot/site-conditions';
 import { firstOf } from '@/core/quantity/present';
 import type { Db } from './client';
+import { auditFaults } from './check-audit';
 import { rememberFaults } from './known-faults';
 import { chainCheckRepo } from './repositories/chain-checks';
 import { chainRepo, type ChainReport } from './repositories/chain';
@@ -121,6 +122,7 @@ export async function checkLog(db: Db, site: Site, now: number): Promise<ChainRe
     entries,
     faults: [
       ...(await siteFaults(db, site)),
+      ...(await auditFaults(db, site.id)),
       ...(await memoryFaults(db, site)),
       ...faults,
       ...(await photoFaults(db, site.id)),

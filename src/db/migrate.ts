@@ -22,6 +22,7 @@ import * as passkeys from './migrations/0020-passkeys';
 import * as heirs from './migrations/0022-heirs';
 import * as appRights from './migrations/0023-app-rights';
 import * as siteOnce from './migrations/0024-site-once';
+import * as sealedAudit from './migrations/0025-sealed-audit';
 import * as sealedSnapshots from './migrations/0021-sealed-snapshots';
 
 /** In their order; one that has run on any site never changes again. */
@@ -50,6 +51,7 @@ export const MIGRATIONS = {
   '0022-heirs': heirs,
   '0023-app-rights': appRights,
   '0024-site-once': siteOnce,
+  '0025-sealed-audit': sealedAudit,
 } as const satisfies Readonly<Record<string, Migration>>;
 
 /** Brings the database to the newest form. @throws Error with the failed migration's name and cause */

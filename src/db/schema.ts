@@ -167,6 +167,9 @@ type AuditEventTable = {
   event: string;
   who: string | null;
   about: JSONColumnType<Record<string, unknown>>;
+  /** Number in the sequence of its site, and the code over both; null: it is from before there was one. */
+  n: ColumnType<string | null, number, number>;
+  code: string | null;
 };
 
 export type Database = {

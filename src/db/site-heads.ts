@@ -23,8 +23,9 @@ import {
  * commit, so that it may lie behind the log and never before it; and `site-key.version`, which tells an installation that has its
  * memory from one that comes from before there was any.
  */
-const VERSION = 1;
-const FIRST_LINE = JSON.stringify({ format: 'zealous-heap/site-heads', version: VERSION });
+const FIRST_LINE = JSON.stringify({ format: 'zealous-heap/site-heads', version: 1 });
+/** What an installation has done once, by the number in its version file: 1: begun its memory; 2: sealed rows beside the log. */
+const [WITH_MEMORY, WITH_SEALED_ROWS] = [1, 2];
 const heads = () => signedLines('heads');
 const endOf = (site: string) => signedFile(`end-${site}`);
 
@@ -36,9 +37,12 @@ export const isMemoryThere = (): boolean => heads().isThere();
 export const beginMemory = (): void => heads().begin(FIRST_LINE);
 
 /** Whether the installation comes from before there was a memory: nothing beside its key says that it ever had one. */
-export const isBeforeMemory = (): boolean => hasMemory() && readVersion('version') < VERSION;
-/** Says that there is a memory from now on: one that is gone later was taken away. */
-export const keepMemoryVersion = (): void => keepVersion('version', VERSION);
+export const isBeforeMemory = (): boolean => hasMemory() && readVersion('version') < WITH_MEMORY;
+/** Whether it comes from before people's places, visits, what happened at the door and the site's language were sealed. */
+export const isBeforeSealedRows = (): boolean =>
+  hasMemory() && readVersion('version') < WITH_SEALED_ROWS;
+/** Says that all of it is there from now on: what is gone later was taken away. */
+export const keepMemoryVersion = (): void => keepVersion('version', WITH_SEALED_ROWS);
 
 /** What is remembered of a site's log. */
 export function readMemory(site: string): LogMemory {

@@ -14,7 +14,11 @@ type Fault = {
     | 'SITE_CHANGED'
     | 'SITE_UNSEALED'
     | 'HEAD_LOST'
-    | 'MEMORY_GONE';
+    | 'MEMORY_GONE'
+    | 'AUDIT_CHANGED'
+    | 'AUDIT_LOST'
+    | 'PLACE_CHANGED'
+    | 'VISIT_CHANGED';
   readonly seq: number;
 };
 export type FaultCode = Fault['code'];
@@ -47,5 +51,13 @@ export function faultText({ code, seq }: Fault): string {
       return say('trust.headLost', at);
     case 'MEMORY_GONE':
       return say('trust.memoryGone');
+    case 'AUDIT_CHANGED':
+      return say('trust.auditChanged');
+    case 'AUDIT_LOST':
+      return say('trust.auditLost');
+    case 'PLACE_CHANGED':
+      return say('trust.placeChanged');
+    case 'VISIT_CHANGED':
+      return say('trust.visitChanged');
   }
 }

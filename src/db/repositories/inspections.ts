@@ -1,9 +1,13 @@
 import { sql } from 'kysely';
 import { liveEntries } from '@/core/lots/fold';
-import type { Entry } from '@/core/log/entry';
+import { canonicalJson, type Entry } from '@/core/log/entry';
 import type { BatchId } from '@/core/log/ids';
+import { isoOf } from '@/core/quantity/instant';
+import { sha256 } from '@/platform/hash';
 import type { Db } from '../client';
+import { inTransaction } from '../in-transaction';
 import type { BatchEnds } from '../schema';
+import { auditRepo } from './audit';
 import { chainRepo } from './chain';
 import { logRepo } from './log';
 
@@ -13,6 +17,11 @@ type Visit = { readonly at: number; readonly ends: BatchEnds };
 export type SinceVisit =
   | { readonly batch: string; readonly is: 'same' | 'changed' }
   | { readonly batch: string; readonly is: 'added'; readonly n: number };
+
+/** What is written down of a visit: by which link, when, and what its table must hold. */
+export const visitFacts = ({ link, at, ends }: Visit & { readonly link: string }) => ({
+  ...{ link, at: isoOf(at), ends: sha256(canonicalJson(ends)) },
+});
 
 /** Links by which somebody from outside reads batches, and what was seen by them. */
 export const inspectionRepo = (db: Db) => ({
@@ -51,12 +60,27 @@ export const inspectionRepo = (db: Db) => ({
       .executeTakeFirst();
     return row ? { at: row.at.getTime(), ends: row.ends } : null;
   },
-  async keepVisit(site: string, link: string, at: number, ends: BatchEnds): Promise<void> {
-    await db
-      .insertInto('inspector_visit')
-      .values({ link, site, at: new Date(at), ends: JSON.stringify(ends) })
-      .onConflict((c) => c.doNothing())
+  /** Keeps what is seen at a visit, and writes it down beside the table. */
+  keepVisit: (site: string, link: string, at: number, ends: BatchEnds): Promise<void> =>
+    inTransaction(db, async (trx) => {
+      const added = await trx
+        .insertInto('inspector_visit')
+        .values({ link, site, at: new Date(at), ends: JSON.stringify(ends) })
+        .onConflict((c) => c.doNothing())
+        .executeTakeFirst();
+      if (added.numInsertedOrUpdatedRows !== 1n) return;
+      const about = visitFacts({ link, at, ends });
+      await auditRepo(trx).audit({ event: 'visited', site, who: null, about }, at);
+    }),
+  /** Every visit that is kept of a site. */
+  async visitsOf(site: string): Promise<readonly (Visit & { readonly link: string })[]> {
+    const rows = await db
+      .selectFrom('inspector_visit')
+      .select(['link', 'at', 'ends'])
+      .where('site', '=', site)
+      .orderBy('at')
       .execute();
+    return rows.map(({ link, at, ends }) => ({ link, at: at.getTime(), ends }));
   },
   /** What was added to each batch since a visit, and whether what was there then is there still. */
   async since(site: string, visit: Visit, now: BatchEnds): Promise<SinceVisit[]> {

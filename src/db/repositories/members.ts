@@ -1,6 +1,8 @@
 import { sql } from 'kysely';
 import type { MemberRole } from '@/core/log/entered-by';
 import type { Db } from '../client';
+import { inTransaction } from '../in-transaction';
+import { auditRepo } from './audit';
 
 /** Somebody with a place on a site. */
 export type Member = {
@@ -20,15 +22,55 @@ export type Membership = {
   readonly partner: string | null;
 };
 
-/** Ends a person's place on a site; what they logged stays theirs. */
-async function endMembership(db: Db, site: string, person: string, at: number): Promise<void> {
-  await db
-    .updateTable('member')
-    .set({ ended: new Date(at) })
+/** A person's place as a check holds it against the table: what is written down with each change of it. */
+export type PlaceFacts = {
+  readonly person: string;
+  readonly name: string;
+  /** Empty: it has ended. */ readonly role: string;
+  readonly partner: string;
+};
+
+/** Every place of a site, ended or not. */
+async function placesOf(db: Db, site: string): Promise<PlaceFacts[]> {
+  const rows = await db
+    .selectFrom('member')
+    .innerJoin('user', 'user.id', 'member.person')
+    .select(['person', 'name', 'role', 'partner', 'ended'])
     .where('site', '=', site)
-    .where('person', '=', person)
     .execute();
+  return rows.map(({ person, name, role, partner, ended }) => ({
+    ...{ person, name, role: ended === null ? role : '', partner: partner ?? '' },
+  }));
 }
+
+/** Writes a person's place down beside the table, where a change by somebody else's hand is seen. */
+export async function recordPlace(db: Db, site: string, person: string, at: number): Promise<void> {
+  const facts = (await placesOf(db, site)).find((p) => p.person === person);
+  if (facts) await auditRepo(db).audit({ event: 'place-set', site, who: null, about: facts }, at);
+}
+
+/** Ends a person's place on a site; what they logged stays theirs. */
+const endMembership = (db: Db, site: string, person: string, at: number): Promise<void> =>
+  inTransaction(db, async (trx) => {
+    await trx
+      .updateTable('member')
+      .set({ ended: new Date(at) })
+      .where('site', '=', site)
+      .where('person', '=', person)
+      .execute();
+    await recordPlace(trx, site, person, at);
+  });
+
+type NewPlace = Membership & { readonly person: string };
+const setMember = (db: Db, { site, person, role, partner }: NewPlace, at: number): Promise<void> =>
+  inTransaction(db, async (trx) => {
+    await trx
+      .insertInto('member')
+      .values({ site, person, role, partner, since: new Date(at), ended: null })
+      .onConflict((c) => c.columns(['site', 'person']).doUpdateSet({ role, partner, ended: null }))
+      .execute();
+    await recordPlace(trx, site, person, at);
+  });
 
 /** A made-up person of the demo, who signs in by being picked. */
 async function createDemoPerson(db: Db, id: string, name: string): Promise<void> {
@@ -78,17 +120,8 @@ export const memberRepo = (db: Db) => ({
     return row?.id ?? null;
   },
   /** Gives a person a place on a site, or another one than before. */
-  async setMember(
-    member: { site: string; person: string; role: MemberRole; partner: string | null },
-    at: number,
-  ): Promise<void> {
-    const { role, partner } = member;
-    await db
-      .insertInto('member')
-      .values({ ...member, since: new Date(at), ended: null })
-      .onConflict((c) => c.columns(['site', 'person']).doUpdateSet({ role, partner, ended: null }))
-      .execute();
-  },
+  setMember: (place: NewPlace, at: number): Promise<void> => setMember(db, place, at),
+  placesOf: (site: string): Promise<readonly PlaceFacts[]> => placesOf(db, site),
   endMembership: (site: string, person: string, at: number) => endMembership(db, site, person, at),
   /** Whether anybody manages any site of this installation. */
   async hasManager(): Promise<boolean> {

@@ -28,8 +28,14 @@ export const speechOfSite = (site: Site): Speech => ({
   units: { system: systemOf(site), temp: site.unit },
 });
 
-/** What a site calls itself and reads in, as it is sealed. */
-const siteFacts = ({ id, name, timeZone, unit }: Site): string =>
+/** What a site calls itself, reads and speaks in, as it is sealed. */
+const siteFacts = ({ id, name, timeZone, unit, language = 'en', ...site }: Site): string =>
+  canonicalJson({
+    ...{ format: 'zealous-heap/site-facts', id, name, timeZone, unit, language },
+    units: systemOf({ unit, ...site }),
+  });
+/** The same as it was sealed before its language was. */
+const olderFacts = ({ id, name, timeZone, unit }: Site): string =>
   canonicalJson({ format: 'zealous-heap/site-facts', id, name, timeZone, unit });
 
 const siteOf = (row: Selectable<Database['site']>): Site => ({
@@ -84,14 +90,15 @@ export const siteRepo = (db: Db) => ({
     // Its log begins with this installation: all of it is signed.
     keepMark({ site: site.id, from: 0, at: now() });
   },
-  /** Seals what a site calls itself, where it comes from before there were seals: once, at the upgrade. */
+  /** Seals what a site calls itself, where it comes from before there were seals, or before its language was sealed: once, at the upgrade. */
   async seal(site: Site): Promise<void> {
     const sealed = siteKey()?.sign(siteFacts(site)) ?? null;
+    const older = siteKey()?.sign(olderFacts(site)) ?? null;
     await db
       .updateTable('site')
       .set({ sealed })
       .where('id', '=', site.id)
-      .where('sealed', 'is', null)
+      .where((e) => e.or([e('sealed', 'is', null), e('sealed', '=', older)]))
       .execute();
   },
   /** Whether a site is still called what was sealed; null: it was never sealed, or there is no key. */

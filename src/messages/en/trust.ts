@@ -8,12 +8,19 @@ export const enTrust = {
   photoChanged: 'Entry {seq}: its picture is another one.',
   photoMissing: 'Entry {seq}: its picture is gone.',
   snapshotDiffers: 'Entry {seq}: what its batch showed was not what the log says.',
-  siteChanged: 'The site’s name, time zone or unit was changed in the database.',
-  siteUnsealed: 'The signature over the site’s name, time zone and unit is gone from the database.',
+  siteChanged: 'The site’s name, time zone, language or units were changed in the database.',
+  siteUnsealed:
+    'The signature over the site’s name, time zone, language and units is gone from the database.',
   headLost:
     'Up to entry {seq} the log is not what this installation signed: entries were changed or taken away.',
   memoryGone:
     'The file of signed log ends beside the key is gone. Without it, nobody can see whether the log was written anew.',
+  auditChanged:
+    'A line of what happened at the door was changed, put in or taken out in the database.',
+  auditLost: 'The last lines of what happened at the door are gone from the database.',
+  placeChanged:
+    'Somebody’s name or role was changed in the database, and not by a manager. See ‘People and phones’.',
+  visitChanged: 'A visit of an inspector was changed, put in or taken out in the database.',
   witness: '{by}’s device saw another log at entry {seq} ({at}).',
   doesNotFit: 'The log of this site does not fit',
   doesNotFitHow:

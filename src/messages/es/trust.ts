@@ -7,13 +7,20 @@ export const esTrust = {
   photoChanged: 'Asiento {seq}: su foto es otra.',
   photoMissing: 'Asiento {seq}: su foto ya no está.',
   snapshotDiffers: 'Asiento {seq}: lo que mostraba su lote no era lo que dice el registro.',
-  siteChanged: 'El nombre, la zona horaria o la unidad del sitio se cambió en la base de datos.',
+  siteChanged:
+    'El nombre, la zona horaria, el idioma o las unidades del sitio se cambiaron en la base de datos.',
   siteUnsealed:
-    'La firma del nombre, la zona horaria y la unidad del sitio ya no está en la base de datos.',
+    'La firma del nombre, la zona horaria, el idioma y las unidades del sitio ya no está en la base de datos.',
   headLost:
     'Hasta el asiento {seq} el registro no es el que firmó esta instalación: se cambiaron o quitaron asientos.',
   memoryGone:
     'El archivo de finales firmados junto a la clave ya no está. Sin él, nadie puede ver si el registro se escribió de nuevo.',
+  auditChanged:
+    'Una línea de lo que pasó en la entrada se cambió, se añadió o se quitó en la base de datos.',
+  auditLost: 'Las últimas líneas de lo que pasó en la entrada ya no están en la base de datos.',
+  placeChanged:
+    'El nombre o la función de alguien se cambió en la base de datos, y no por quien dirige el sitio. Mira ‘Personas y teléfonos’.',
+  visitChanged: 'Una visita de inspección se cambió, se añadió o se quitó en la base de datos.',
   witness: 'El aparato de {by} vio otro registro en el asiento {seq} ({at}).',
   doesNotFit: 'El registro de este sitio no cuadra',
   doesNotFitHow:

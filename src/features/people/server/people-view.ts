@@ -1,5 +1,5 @@
 import { currentAccess, theDb } from '@/db/context';
-import { auditRepo, type AuditEvent } from '@/db/repositories/audit';
+import { auditRepo, type ShownEvent } from '@/db/repositories/audit';
 import type { Member } from '@/db/repositories/members';
 import { type Invitation } from '@/db/repositories/invitations';
 import { dayText, whenText } from '@/core/quantity/format';
@@ -22,7 +22,7 @@ function invitationText(i: Invitation, timeZone: string): string {
     : say('people.linkForPerson', { name: name ?? '', role: roleName(role), until });
 }
 
-function eventText(event: AuditEvent['event'], who: string): string {
+function eventText(event: ShownEvent['event'], who: string): string {
   switch (event) {
     case 'signed-in':
       return say('people.eventSignedIn', { who });

@@ -1,0 +1,51 @@
+import { createHmac } from 'node:crypto';
+import { canonicalJson } from '@/core/log/entry';
+import { siteKey } from '@/platform/site-key';
+import { signedFile } from '@/platform/signed-lines';
+
+/** An event at the door as far as it is sealed. */
+export type SealedEvent = {
+  readonly site: string | null;
+  readonly id: string;
+  readonly at: Date;
+  readonly event: string;
+  readonly who: string | null;
+  readonly about: Readonly<Record<string, unknown>>;
+};
+/** Where the sequence of a site's events ends. */
+export type AuditEnd = { readonly n: number; readonly code: string };
+export const NO_EVENTS: AuditEnd = { n: 0, code: '' };
+
+const FORMAT = 'zealous-heap/audit-event';
+
+/**
+ * The code over an event, its number and the event before it, by a key derived from the installation's (HMAC-SHA-256, RFC 2104).
+ * Null: there is no key.
+ */
+export function codeOfEvent(
+  { site, id, at, event, who, about }: SealedEvent,
+  n: number,
+  previous: string,
+): string | null {
+  const secret = siteKey()?.deriveSecret('zealous-heap/audit');
+  if (secret === undefined) return null;
+  const facts = { format: FORMAT, site, id, at: at.toISOString(), event, who, about, n, previous };
+  return createHmac('sha256', Buffer.from(secret, 'hex'))
+    .update(canonicalJson(facts))
+    .digest('hex');
+}
+
+/** What happened where no site is known yet has a sequence of its own. */
+const endFile = (site: string | null) => signedFile(`audit-${site ?? 'no-site'}`);
+
+/** The end of the events as it was after the last commit; null: this machine knows none. */
+export function readAuditEnd(site: string | null): AuditEnd | null {
+  const text = endFile(site).read();
+  return text === null ? null : (JSON.parse(text) as AuditEnd);
+}
+/** Replaces what is known of the end: after a commit, never before, so that it may lie behind the events and never beyond them. */
+export function keepAuditEnd(site: string | null, { n, code }: AuditEnd): void {
+  // Of two who have written, the one that is done later may be the one that wrote first.
+  if ((readAuditEnd(site)?.n ?? 0) > n) return;
+  endFile(site).replace(JSON.stringify({ format: `${FORMAT}-end`, site, n, code }));
+}
