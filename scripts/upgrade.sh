@@ -48,6 +48,8 @@ backup="$(app backup "$DATA/backups" | sed -n 's/^Backed up .*: //p')" || true  
 [ -f "$backup" ] || { start_it; die "The backup was not made; nothing was changed, and it is started again."; }
 say "From $(version "$was") to $(version "$to"). The backup: $backup"
 take "$to" || { start_it; die "The version could not be taken; nothing was changed, and it is started again."; }
+# What the installation has done once, by the number of its version: going back, it has not done what the new one did.
+had="$(cat "$DATA/site-key.version" 2>/dev/null || true)"
 started=
 if "$ROOT/zealous" prepare && { started=1; start_it; is_ready; }; then
   say "Upgraded: it answers, with $(version "$to")."; exit 0
@@ -61,6 +63,7 @@ if [ -n "$started" ]; then
   [ -z "${DATABASE_URL:-}" ] || die "The program is the old one again. Your database is your own: restore $backup into an empty one, then start."
   app empty
   app restore "$backup"
+  [ -z "$had" ] || echo "$had" >"$DATA/site-key.version"
 fi
 start_it
 is_ready || die "The old version does not answer either. See $DATA/upgrade.log; the backup is $backup"

@@ -8,7 +8,7 @@ import { chainRepo } from './repositories/chain';
 import { inspectionRepo, visitFacts } from './repositories/inspections';
 import { memberRepo, recordPlace } from './repositories/members';
 import { siteRepo, type Site } from './repositories/site';
-import { keepAuditEnd } from './seal-audit';
+import { beginAuditEnd } from './seal-audit';
 import {
   beginMemory,
   isBeforeMemory,
@@ -41,7 +41,7 @@ async function sealRows(db: Db, site: string | null, at: number): Promise<void> 
   const events = await auditRepo(db).all(site);
   let end = await auditRepo(db).endOf(site);
   for (const event of events) if (event.n === null) end = await auditRepo(db).number(event, end);
-  if (end.n > 0) keepAuditEnd(site, end);
+  beginAuditEnd(site, end);
   if (site === null) return;
   for (const { person } of await memberRepo(db).placesOf(site))
     await recordPlace(db, site, person, at);

@@ -41,7 +41,7 @@ function findBroken(
     if (!isWhole) faults.push({ code: 'AUDIT_CHANGED', seq: 0, id });
     last = { n: n ?? last.n, code: code ?? '' };
   }
-  if (remembered === null || isGivenUp(remembered.n, events)) return faults;
+  if (remembered === null || remembered.n === 0 || isGivenUp(remembered.n, events)) return faults;
   if (events.some((e) => e.n === remembered.n && e.code === remembered.code)) return faults;
   return [...faults, { code: 'AUDIT_LOST', seq: 0, id: `${site ?? 'no-site'}:${remembered.n}` }];
 }

@@ -44,8 +44,10 @@ export function readAuditEnd(site: string | null): AuditEnd | null {
   return text === null ? null : (JSON.parse(text) as AuditEnd);
 }
 /** Replaces what is known of the end: after a commit, never before, so that it may lie behind the events and never beyond them. */
-export function keepAuditEnd(site: string | null, { n, code }: AuditEnd): void {
+export function keepAuditEnd(site: string | null, end: AuditEnd): void {
   // Of two who have written, the one that is done later may be the one that wrote first.
-  if ((readAuditEnd(site)?.n ?? 0) > n) return;
-  endFile(site).replace(JSON.stringify({ format: `${FORMAT}-end`, site, n, code }));
+  if ((readAuditEnd(site)?.n ?? 0) <= end.n) beginAuditEnd(site, end);
 }
+/** Says where the events end, whatever was known before: at the upgrade, where they are numbered for the first time. */
+export const beginAuditEnd = (site: string | null, { n, code }: AuditEnd): void =>
+  endFile(site).replace(JSON.stringify({ format: `${FORMAT}-end`, site, n, code }));

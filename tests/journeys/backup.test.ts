@@ -5,6 +5,7 @@ import path from 'node:path';
 import { sql } from 'kysely';
 import { layUpDemo } from '../../demo/lay-up';
 import type { Db } from '@/db/client';
+import { auditRepo } from '@/db/repositories/audit';
 import { chainRepo } from '@/db/repositories/chain';
 import { siteRepo } from '@/db/repositories/site';
 import { beginMemory, keepMemoryVersion, readMemory } from '@/db/site-heads';
@@ -165,10 +166,18 @@ test('on the machine itself: what was logged after the backup is given up by its
         const entry = { ...air, data: { value: 11, unit: 'C' } };
         return writeEntries(db, site, [entry as never], Date.now());
       };
+      const signIn = (): Promise<void> =>
+        auditRepo(there.app).audit(
+          { event: 'signed-in', site: site.id, who: 'jo', about: {} },
+          Date.now(),
+        );
       await log(there.app);
+      await signIn();
       tool(there.adminUrl, 'backup', path.join(tmp, 'own-backups'));
       await log(there.app);
       await log(there.app);
+      await signIn();
+      await signIn();
       const { end } = readMemory(site.id);
       const [file = ''] = fs.readdirSync(path.join(tmp, 'own-backups'));
       expect(tool(back.adminUrl, 'restore', path.join(tmp, 'own-backups', file)).out).not.toMatch(
@@ -176,6 +185,12 @@ test('on the machine itself: what was logged after the backup is given up by its
       );
       const [entry] = await chainRepo(back.app).signedOfKind(site.id, 'restored');
       expect(entry!.data.upTo).toBeGreaterThanOrEqual(end!.seq);
+      // What happened at the door since then was given up as well, and that is written down there.
+      const events = await auditRepo(back.admin).all(site.id);
+      expect(events.map((e) => [e.n, e.event])).toEqual([
+        [1, 'signed-in'],
+        [4, 'restored'],
+      ]);
       expect(tool(back.adminUrl, 'chain')).toMatchObject({
         status: 0,
         out: expect.stringMatching(/is whole: 2 entries/),

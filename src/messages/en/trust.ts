@@ -16,11 +16,11 @@ export const enTrust = {
   memoryGone:
     'The file of signed log ends beside the key is gone. Without it, nobody can see whether the log was written anew.',
   auditChanged:
-    'A line of what happened at the door was changed, put in or taken out in the database.',
-  auditLost: 'The last lines of what happened at the door are gone from the database.',
+    'A line of the list of sign-ins and changes was changed, added or deleted in the database.',
+  auditLost: 'The last lines of the list of sign-ins and changes are gone from the database.',
   placeChanged:
     'Somebody’s name or role was changed in the database, and not by a manager. See ‘People and phones’.',
-  visitChanged: 'A visit of an inspector was changed, put in or taken out in the database.',
+  visitChanged: 'A visit of an inspector was changed, added or deleted in the database.',
   witness: '{by}’s device saw another log at entry {seq} ({at}).',
   doesNotFit: 'The log of this site does not fit',
   doesNotFitHow:
