@@ -1,11 +1,11 @@
 #!/usr/bin/env bash
-# A private PostgreSQL cluster on loopback: pg.sh start|stop|status|url NAME|admin-url NAME|create NAME|drop NAME|psql NAME …
+# A private PostgreSQL cluster on loopback: pg.sh start|stop|status|url NAME|accounts-url NAME|admin-url NAME|create NAME|drop NAME|psql NAME …
 # Idempotent; works as root (the server then runs under an unprivileged user) and as a plain user.
 set -euo pipefail
 ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
-DIR="${PG_DIR:-$ROOT/.data/pg}"; DATA="$DIR/data"; LOG="$DIR/server.log"; PORTF="$DIR/port"; PASSF="$DIR/owner-pass"; APPF="$DIR/app-pass"
+DIR="${PG_DIR:-$ROOT/.data/pg}"; DATA="$DIR/data"; LOG="$DIR/server.log"; PORTF="$DIR/port"; PASSF="$DIR/owner-pass"; APPF="$DIR/app-pass"; ACCOUNTSF="$DIR/accounts-pass"
 MODE="${PG_MODE:-durable}"   # test: durability off
-OWNER=zealous_owner; APP=zealous_app
+OWNER=zealous_owner; APP=zealous_app; ACCOUNTS=zealous_accounts
 BIN="$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -1)"
 [ -x "$BIN/initdb" ] || { echo "The PostgreSQL server is missing. As root: apt-get install -y postgresql" >&2; exit 1; }
 unset PGHOST PGPORT PGUSER PGDATABASE PGPASSWORD PGSERVICE PGDATA
@@ -51,17 +51,21 @@ start() {
     running || { tail -20 "$LOG" >&2; exit 1; }
     sleep 0.2
   done
-  [ "$(sql -c "select 1 from pg_roles where rolname='$APP'")" = 1 ] || sql -c "create role $APP login password '$(cat "$APPF")'"
+  # A cluster from before there was a role for accounts has no password for it.
+  [ -f "$ACCOUNTSF" ] || secret "$ACCOUNTSF"
+  create_role "$APP" "$APPF"; create_role "$ACCOUNTS" "$ACCOUNTSF"
 }
 # Somebody else may stop it in the same moment: what counts is that it has stopped.
 stop() { if running; then as "$BIN/pg_ctl" -D "$DATA" -m fast -w stop >/dev/null || ! running; fi; }
+create_role() { [ "$(sql -c "select 1 from pg_roles where rolname='$1'")" = 1 ] || sql -c "create role $1 login password '$(cat "$2")'"; }
 create() { [ "$(sql -c "select 1 from pg_database where datname='$1'")" = 1 ] || sql -c "create database \"$1\""; }
 case "${1:-}" in
   start) start;; stop) stop;;
   status) if running; then echo running; else echo stopped; exit 3; fi;;
   create) create "$2";; drop) sql -c "drop database if exists \"$2\" with (force)";;
   url) echo "postgres://$APP:$(cat "$APPF")@127.0.0.1:$(cat "$PORTF")/$2";;
+  accounts-url) echo "postgres://$ACCOUNTS:$(cat "$ACCOUNTSF")@127.0.0.1:$(cat "$PORTF")/$2";;
   admin-url) echo "postgres://$OWNER:$(cat "$PASSF")@127.0.0.1:$(cat "$PORTF")/$2";;
   psql) shift; exec "$BIN/psql" "$("$0" admin-url "$1")" "${@:2}";;
-  *) echo "usage: $0 start|stop|status|url NAME|admin-url NAME|create NAME|drop NAME|psql NAME" >&2; exit 2;;
+  *) echo "usage: $0 start|stop|status|url NAME|accounts-url NAME|admin-url NAME|create NAME|drop NAME|psql NAME" >&2; exit 2;;
 esac

@@ -46,16 +46,19 @@ export const SITE_COOKIE = 'zh_site';
 /** A phone's last use is noted at most so often. */
 const NOTE_SEEN_MS = 60_000;
 
-/** Who asks, by what the request bears; looked up once for it. */
-export const accessOfRequest = (db: Db): Promise<Access> =>
-  onceForRequest(ACCESS, async () => (await bySession(db)) ?? (await byDevice(db)) ?? NO_ACCESS);
+/** Who asks, by what the request bears; looked up once for it. @param accounts the pool that reads sessions */
+export const accessOfRequest = (db: Db, accounts: Db): Promise<Access> =>
+  onceForRequest(
+    ACCESS,
+    async () => (await bySession(db, accounts)) ?? (await byDevice(db)) ?? NO_ACCESS,
+  );
 
-async function bySession(db: Db): Promise<Access | null> {
+async function bySession(db: Db, accounts: Db): Promise<Access | null> {
   const cookie = currentCookies();
   if (!cookie.includes('zh_session')) return null;
   // Loaded by whoever bears a session: what only reads the log needs none of it.
   const { theAuth } = await import('./auth');
-  const session = await theAuth(db).api.getSession({ headers: new Headers({ cookie }) });
+  const session = await theAuth(accounts).api.getSession({ headers: new Headers({ cookie }) });
   if (!session) return null;
   const { id, name } = session.user;
   const memberships = await memberRepo(db).memberships(id);

@@ -2,7 +2,7 @@ import { Kysely } from 'kysely';
 import pg from 'pg';
 import { log } from '@/platform/log';
 import type { Database } from './schema';
-import { SiteDialect, type SiteOf } from './site-dialect';
+import { SiteDialect, type SiteAsked } from './site-dialect';
 
 export type Db = Kysely<Database>;
 
@@ -13,17 +13,17 @@ const IDLE_MS = 60_000;
 
 /** Connections for whoever reads; whoever writes has others. */
 const MOST_READING = 10;
-const noSite = (): string => '';
+const NO_SITE: SiteAsked = { siteOf: () => '', codeOf: () => Promise.resolve('') };
 
 /**
  * Opens a pool on a database. `destroy` ends it.
  * @param staysOpen keeps a connection that nobody uses, for whoever must be answered at once
- * @param siteOf for which site a connection is taken; the owner of the tables sees all of them whatever it says
+ * @param asked for which site a connection is taken; the owner of the tables sees all of them whatever it says
  */
 export function connect(
   connectionString: string,
   max = MOST_READING,
-  siteOf: SiteOf = noSite,
+  asked: SiteAsked = NO_SITE,
   staysOpen = false,
 ): Db {
   const pool = new pg.Pool({
@@ -38,7 +38,7 @@ export function connect(
   });
   // A server that goes away must not take the application with it: the next query connects anew.
   pool.on('error', (error) => log.warn({ error: error.message }, 'database connection lost'));
-  const db: Db = new Kysely<Database>({ dialect: new SiteDialect({ pool }, siteOf) });
+  const db: Db = new Kysely<Database>({ dialect: new SiteDialect({ pool }, asked) });
   sizes.set(db, max);
   return db;
 }

@@ -4,18 +4,32 @@ import { setSiteSpeech } from '@/platform/request-speech';
 import { may, type Action } from '@/core/access/roles';
 import { accessOfRequest, type Access } from './access';
 import { connect, type Db } from './client';
+import { siteCodes } from './site-codes';
 import { siteRepo, speechOfSite, type Site } from './repositories/site';
 
-const held = globalThis as unknown as { zealousDb?: Db; zealousWriter?: Db; zealousHealth?: Db };
+const held = globalThis as unknown as {
+  zealousDb?: Db;
+  zealousWriter?: Db;
+  zealousHealth?: Db;
+  zealousAccounts?: Db;
+};
+/** Connections for accounts and sessions. */
+const MOST_AT_ACCOUNTS = 6;
 /** Connections for turns at the logs. */
 const MOST_WRITING = 8;
 
+/** The pool of the role that has accounts and sessions, and the codes of sites; it sees nothing of what is logged. */
+export const theAccounts = (): Db =>
+  (held.zealousAccounts ??= connect(env.accountsDatabaseUrl(), MOST_AT_ACCOUNTS));
+/** Connections of the application's role are taken for the site of whoever asks. */
+const siteOfRequest = () => ({ siteOf: currentSiteId, codeOf: siteCodes(theAccounts()) });
+
 /** The process's pool for whoever reads, and for what is written beside the logs; opened at first use so that a build needs no database. */
 export const theDb = (): Db =>
-  (held.zealousDb ??= connect(env.databaseUrl(), undefined, currentSiteId));
+  (held.zealousDb ??= connect(env.databaseUrl(), undefined, siteOfRequest()));
 /** The pool for turns at the logs: however many wait there, pages have connections. */
 export const theWriter = (): Db =>
-  (held.zealousWriter ??= connect(env.databaseUrl(), MOST_WRITING, currentSiteId));
+  (held.zealousWriter ??= connect(env.databaseUrl(), MOST_WRITING, siteOfRequest()));
 /** Asks whether the database answers, whatever else goes on. */
 export const theHealthDb = (): Db =>
   (held.zealousHealth ??= connect(env.databaseUrl(), 1, undefined, true));
@@ -58,4 +72,4 @@ export async function speakAsSite(): Promise<void> {
 }
 
 /** Who asks, for which site, and what they are there. */
-export const currentAccess = (): Promise<Access> => accessOfRequest(theDb());
+export const currentAccess = (): Promise<Access> => accessOfRequest(theDb(), theAccounts());

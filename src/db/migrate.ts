@@ -23,6 +23,8 @@ import * as heirs from './migrations/0022-heirs';
 import * as appRights from './migrations/0023-app-rights';
 import * as siteOnce from './migrations/0024-site-once';
 import * as sealedAudit from './migrations/0025-sealed-audit';
+import * as accountsApart from './migrations/0026-accounts-apart';
+import * as siteCodes from './migrations/0027-site-codes';
 import * as sealedSnapshots from './migrations/0021-sealed-snapshots';
 
 /** In their order; one that has run on any site never changes again. */
@@ -52,6 +54,8 @@ export const MIGRATIONS = {
   '0023-app-rights': appRights,
   '0024-site-once': siteOnce,
   '0025-sealed-audit': sealedAudit,
+  '0026-accounts-apart': accountsApart,
+  '0027-site-codes': siteCodes,
 } as const satisfies Readonly<Record<string, Migration>>;
 
 /** Brings the database to the newest form. @throws Error with the failed migration's name and cause */

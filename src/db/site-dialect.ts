@@ -7,9 +7,12 @@ import {
   type PostgresDialectConfig,
 } from 'kysely';
 import { hasTurn } from '@/platform/turn-scope';
+import type { CodeOf } from './site-codes';
 
 /** For which site a connection is asked; '': for none. */
 export type SiteOf = () => string | Promise<string>;
+/** How a connection is taken for a site: which one, and the code that goes with it. */
+export type SiteAsked = { readonly siteOf: SiteOf; readonly codeOf: CodeOf };
 
 /**
  * Hands out connections that see one site alone: which one is said to the database before anything else is, and its policies
@@ -17,11 +20,11 @@ export type SiteOf = () => string | Promise<string>;
  */
 class SiteDriver extends PostgresDriver {
   readonly #said = new WeakMap<DatabaseConnection, string>();
-  readonly #siteOf: SiteOf;
+  readonly #asked: SiteAsked;
 
-  constructor(config: PostgresDialectConfig, siteOf: SiteOf) {
+  constructor(config: PostgresDialectConfig, asked: SiteAsked) {
     super(config);
-    this.#siteOf = siteOf;
+    this.#asked = asked;
   }
 
   override async acquireConnection(): Promise<DatabaseConnection> {
@@ -30,14 +33,15 @@ class SiteDriver extends PostgresDriver {
       throw new Error(
         'acquireConnection: whoever has a turn reads and writes by its own transaction. Pass that on.',
       );
-    const site = await this.#siteOf();
+    const site = await this.#asked.siteOf();
+    const proof = site === '' ? '' : `${site}:${await this.#asked.codeOf(site)}`;
     const connection = await super.acquireConnection();
     // A connection that was used for the same site before knows it still.
     if (this.#said.get(connection) === site) return connection;
     try {
       this.#said.delete(connection);
       await connection.executeQuery(
-        CompiledQuery.raw(`select set_config('app.site', $1, false)`, [site]),
+        CompiledQuery.raw(`select set_config('app.site', $1, false)`, [proof]),
       );
       this.#said.set(connection, site);
       return connection;
@@ -52,15 +56,15 @@ class SiteDriver extends PostgresDriver {
 /** PostgreSQL through connections that see one site. */
 export class SiteDialect extends PostgresDialect {
   readonly #config: PostgresDialectConfig;
-  readonly #siteOf: SiteOf;
+  readonly #asked: SiteAsked;
 
-  constructor(config: PostgresDialectConfig, siteOf: SiteOf) {
+  constructor(config: PostgresDialectConfig, asked: SiteAsked) {
     super(config);
     this.#config = config;
-    this.#siteOf = siteOf;
+    this.#asked = asked;
   }
 
   override createDriver(): Driver {
-    return new SiteDriver(this.#config, this.#siteOf);
+    return new SiteDriver(this.#config, this.#asked);
   }
 }

@@ -7,7 +7,7 @@ import { newId } from '@/platform/ids';
 import { actAs, memberAccess } from '../support/access';
 import { aSite, freshDatabase } from '../support/database';
 import { batchId } from '../support/ids';
-import { closePools } from '../support/pools';
+import { closePools, pointPoolsAt } from '../support/pools';
 
 /** What the hub's door takes, what it refuses, and what a repeat is. */
 let t: Awaited<ReturnType<typeof freshDatabase>>;
@@ -16,7 +16,7 @@ let receive: typeof import('@/entry/server/receive').receive;
 let photos: typeof import('@/entry/server/photos');
 beforeAll(async () => {
   t = await freshDatabase();
-  process.env.DATABASE_URL = t.appUrl;
+  pointPoolsAt(t);
   actAs(memberAccess(await aSite(t.app), 'manager'));
   door = await import('@/entry/server/ingest-entry');
   ({ receive } = await import('@/entry/server/receive'));

@@ -7,7 +7,7 @@ import { newId } from '@/platform/ids';
 import { actAs, memberAccess } from '../support/access';
 import { aSite, freshDatabase } from '../support/database';
 import { batchId, entryId } from '../support/ids';
-import { closePools } from '../support/pools';
+import { closePools, pointPoolsAt } from '../support/pools';
 import { inSpeech } from '@/platform/request-speech';
 
 /** A page is not made anew where there is none. */
@@ -20,7 +20,7 @@ let receive: typeof import('@/entry/server/receive').receive;
 let bringIn: typeof import('@/features/bring/server/bring-in').bringIn;
 beforeAll(async () => {
   t = await freshDatabase();
-  process.env.DATABASE_URL = t.appUrl;
+  pointPoolsAt(t);
   door = await import('@/entry/server/ingest-entry');
   ({ receive } = await import('@/entry/server/receive'));
   ({ bringIn } = await import('@/features/bring/server/bring-in'));

@@ -29,7 +29,7 @@ beforeAll(async () => {
     ['mo', 'Mo'],
     ['jo', 'Jo'],
   ] as const)
-    await memberRepo(t.app).createDemoPerson(id, name);
+    await memberRepo(t.admin).createDemoPerson(id, name);
 }, 60_000);
 afterAll(() => t.drop());
 beforeEach(() => askFor(t.app, site.id));
@@ -196,7 +196,7 @@ describe('shared phones', () => {
 });
 
 describe('passkeys', () => {
-  const keys = () => passkeyRepo(t.app);
+  const keys = () => passkeyRepo(t.admin);
   const keyOf = (person: string, id = newId()): Passkey => ({
     ...{ id, person, name: 'Blue laptop', publicKey: Uint8Array.from([1, 2, 255, 0]), counter: 0 },
     ...{ transports: ['internal', 'hybrid'], madeAt: NOW },

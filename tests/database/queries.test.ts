@@ -1,8 +1,10 @@
 import { sql, type KyselyPlugin } from 'kysely';
 import { connect, type Db } from '@/db/client';
 import type { Site } from '@/db/repositories/site';
+import { siteCodes } from '@/db/site-codes';
 import { actAs, memberAccess } from '../support/access';
 import { aSite, freshDatabase } from '../support/database';
+import { closePools, pointPoolsAt } from '../support/pools';
 import { fillSite } from '../support/large-site';
 
 /** How often a page asks the database: a few times, and no oftener where there are more batches. */
@@ -28,9 +30,10 @@ const held = globalThis as unknown as { zealousDb?: Db; zealousWriter?: Db };
 const heaps: string[] = [];
 beforeAll(async () => {
   t = await freshDatabase();
+  pointPoolsAt(t);
   site = await aSite(t.app);
   actAs(memberAccess(site, 'manager'));
-  counted = connect(t.appUrl, 2, () => site.id);
+  counted = connect(t.appUrl, 2, { siteOf: () => site.id, codeOf: siteCodes(t.admin) });
   held.zealousDb = counted.withPlugin(counter);
   held.zealousWriter = held.zealousDb;
   // Reading the pages in takes its time, and none of it is to be taken for a database that does not answer.
@@ -38,7 +41,7 @@ beforeAll(async () => {
   await sql`select 1`.execute(counted);
 }, 120_000);
 afterAll(async () => {
-  await counted.destroy();
+  await closePools();
   await t.drop();
 }, 30_000);
 

@@ -32,7 +32,7 @@ beforeEach(async () => {
     ['p-mo', 'Mo'],
     ['p-tad', 'Tad'],
   ] as const)
-    await memberRepo(app).createDemoPerson(id, name);
+    await memberRepo(kept.d.t.admin).createDemoPerson(id, name);
   await memberRepo(app).setMember(placeOf('p-mo', 'manager'), 1_000);
   await memberRepo(app).setMember(placeOf('p-tad', 'trainee'), 2_000);
   await write('signed-in', 'p-mo');

@@ -17,13 +17,14 @@ import { memberRepo } from '@/db/repositories/members';
 import { photoRepo } from '@/db/repositories/photos';
 import type { BatchId } from '@/core/log/ids';
 import { siteRepo, type Site } from '@/db/repositories/site';
+import { siteCodes } from '@/db/site-codes';
 import { readBatchState } from '@/db/repositories/states';
 import { writeEntries } from '@/db/write';
 import { inSite, currentSiteId } from '@/platform/current-request';
 import { sha256 } from '@/platform/hash';
 import { newId } from '@/platform/ids';
 import { actAs, memberAccess } from '../support/access';
-import { closePools } from '../support/pools';
+import { closePools, pointPoolsAt } from '../support/pools';
 
 /** Two sites of one installation, held apart by the database and not by what a query asks for. */
 let t: Awaited<ReturnType<typeof freshDatabase>>;
@@ -102,6 +103,8 @@ afterAll(() => t.drop(), 30_000);
 const OF_NO_SITE = [
   ...['user', 'session', 'account', 'verification', 'twoFactor', 'rate_count'],
   'passkey',
+  // Read by functions of the owner alone.
+  'site_code',
   ...['kysely_migration', 'kysely_migration_lock'],
 ];
 const tablesOf = async () =>
@@ -134,6 +137,41 @@ test('the application’s role is held to them: it owns no table, and passes by 
     select rolbypassrls as bypass, rolsuper as super, row_security_active('log_entry') as held
     from pg_roles where rolname = current_user`.execute(t.app);
   expect(rows).toEqual([{ bypass: false, super: false, held: true }]);
+});
+
+test('a connection that names a site without its code sees nothing of it, and the application’s role learns no code', async () => {
+  const nobody = connect(t.appUrl, 1);
+  for (const said of [sites[1]!.id, `${sites[1]!.id}:`, `${sites[1]!.id}:${'0'.repeat(64)}`]) {
+    await sql`select set_config('app.site', ${said}, false)`.execute(nobody);
+    expect(await nobody.selectFrom('log_entry').select('id').execute()).toEqual([]);
+  }
+  for (const tried of [sql`select code_of_site(${sites[1]!.id})`, sql`select * from site_code`])
+    await expect(tried.execute(nobody)).rejects.toThrow(/permission denied/);
+  await sql`select set_config('app.site', ${`${sites[1]!.id}:${await siteCodes(t.admin)(sites[1]!.id)}`}, false)`.execute(
+    nobody,
+  );
+  expect(await nobody.selectFrom('log_entry').select('id').execute()).not.toEqual([]);
+  await nobody.destroy();
+});
+
+test('accounts and sessions are for a role of their own, which sees nothing that was logged', async () => {
+  const [app, accounts] = [connect(t.appUrl, 1), connect(t.accountsUrl, 1)];
+  for (const table of ['session', 'account', 'verification', 'twoFactor', 'passkey']) {
+    await expect(sql`select * from ${sql.table(table)}`.execute(app)).rejects.toThrow(
+      /permission denied/,
+    );
+    expect((await sql`select * from ${sql.table(table)}`.execute(accounts)).rows).toEqual([]);
+  }
+  await expect(sql`select email from "user"`.execute(app)).rejects.toThrow(/permission denied/);
+  await expect(sql`update "user" set name = 'Mo'`.execute(app)).rejects.toThrow(
+    /permission denied/,
+  );
+  for (const { name, guarded } of await tablesOf())
+    if (guarded)
+      await expect(sql`select * from ${sql.table(name)}`.execute(accounts)).rejects.toThrow(
+        /permission denied/,
+      );
+  await Promise.all([app.destroy(), accounts.destroy()]);
 });
 
 test('a query without its where sees nothing of another site, in any table', async () => {
@@ -198,7 +236,7 @@ test('what is known before a site is known is one thing at a time', async () => 
 });
 
 test('one pool serves requests of both sites side by side, each its own', async () => {
-  const pool = connect(t.appUrl, 3, currentSiteId);
+  const pool = connect(t.appUrl, 3, { siteOf: currentSiteId, codeOf: siteCodes(t.admin) });
   const seen = await Promise.all(
     Array.from({ length: 60 }, (_, i) =>
       inSite(sites[i % 2]!.id, async () => {
@@ -222,7 +260,7 @@ test('one pool serves requests of both sites side by side, each its own', async 
 
 describe('behind the guard of addresses', () => {
   beforeAll(() => {
-    process.env.DATABASE_URL = t.appUrl;
+    pointPoolsAt(t);
   });
   afterAll(() => closePools());
 

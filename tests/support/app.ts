@@ -128,6 +128,7 @@ export async function startApp(more: Readonly<Record<string, string>> = {}) {
     NODE_ENV: 'production' as const,
     HOSTNAME: '127.0.0.1',
     DATABASE_URL: database.appUrl,
+    DATABASE_ACCOUNTS_URL: database.accountsUrl,
     ZEALOUS_SESSION_SECRET: SESSION_SECRET,
     ...more,
   };

@@ -38,6 +38,7 @@ export function createCommand(data: string, more: Readonly<Record<string, string
   // What the tests' own database is reached by is not its.
   const {
     DATABASE_URL: _url,
+    DATABASE_ACCOUNTS_URL: _accounts,
     DATABASE_ADMIN_URL: _admin,
     PG_DIR: _dir,
     PG_MODE: _mode,

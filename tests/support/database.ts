@@ -3,6 +3,7 @@ import pg from 'pg';
 import { connect, type Db } from '@/db/client';
 import { migrate } from '@/db/migrate';
 import { siteRepo, type Site } from '@/db/repositories/site';
+import { siteCodes } from '@/db/site-codes';
 import { newId } from '@/platform/ids';
 
 const need = (name: string): string => {
@@ -19,6 +20,7 @@ export async function freshDatabase(): Promise<{
   app: Db;
   adminUrl: string;
   appUrl: string;
+  accountsUrl: string;
   drop: () => Promise<void>;
 }> {
   const name = `t_${newId().replaceAll('-', '')}`;
@@ -28,14 +30,16 @@ export async function freshDatabase(): Promise<{
     }),
   });
   await sql`create database ${sql.id(name)}`.execute(root);
-  const [adminUrl, appUrl] = [
-    onDatabase(need('TEST_ADMIN_URL'), name),
-    onDatabase(need('TEST_APP_URL'), name),
-  ];
+  const adminUrl = onDatabase(need('TEST_ADMIN_URL'), name);
+  const appUrl = onDatabase(need('TEST_APP_URL'), name);
+  const accountsUrl = onDatabase(need('TEST_ACCOUNTS_URL'), name);
   const admin = connect(adminUrl, 2);
   const asked: Asked = { site: '' };
   // A test that says for which site it asks is held to it; else it asks for the first one there is.
-  const app = connect(appUrl, 6, async () => asked.site || ((await firstSite(admin)) ?? ''));
+  const app = connect(appUrl, 6, {
+    siteOf: async () => asked.site || ((await firstSite(admin)) ?? ''),
+    codeOf: siteCodes(admin),
+  });
   askedBy.set(app, asked);
   await migrate(admin);
   await sql`select 1`.execute(app);
@@ -45,6 +49,7 @@ export async function freshDatabase(): Promise<{
     app,
     adminUrl,
     appUrl,
+    accountsUrl,
     drop: async () => {
       await admin.destroy();
       await app.destroy();

@@ -1,12 +1,12 @@
 import { siteRepo, type Site } from '@/db/repositories/site';
 import { actAs, memberAccess } from './access';
 import { aSite, freshDatabase } from './database';
-import { closePools } from './pools';
+import { closePools, pointPoolsAt } from './pools';
 
 /** The door of the log on a fresh database with one site, as the running application has it. */
 export async function doorOnSite() {
   const t = await freshDatabase();
-  process.env.DATABASE_URL = t.appUrl;
+  pointPoolsAt(t);
   await aSite(t.app);
   const site: Site = (await siteRepo(t.app).first())!;
   actAs(memberAccess(site, 'manager'));

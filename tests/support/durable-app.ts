@@ -51,7 +51,8 @@ export async function startDurableApp(
       ...{ cwd: ROOT, stdio: 'ignore' },
       env: {
         ...{ ...process.env, NODE_ENV: 'production', HOSTNAME: '127.0.0.1', PORT: String(port) },
-        ...{ DATABASE_URL: databaseUrl, ZEALOUS_SESSION_SECRET: 'sessions of these tests' },
+        ...{ DATABASE_URL: databaseUrl, DATABASE_ACCOUNTS_URL: pgRun('accounts-url', 'site') },
+        ZEALOUS_SESSION_SECRET: 'sessions of these tests',
         ...options.env,
       },
     });

@@ -1,5 +1,5 @@
 import { hashSecret, SHORTEST_PASSWORD, theAuth } from '@/db/auth';
-import { currentAccess, theDb } from '@/db/context';
+import { currentAccess, theAccounts, theDb } from '@/db/context';
 import { auditRepo, type AuditEvent } from '@/db/repositories/audit';
 import { passkeyRepo } from '@/db/repositories/passkeys';
 import { pinRepo } from '@/db/repositories/pins';
@@ -35,20 +35,20 @@ export async function changeAccount(request: Request): Promise<Response> {
     case 'pin':
       return setOwnPin(act.pin);
     case 'passkey-end':
-      await passkeyRepo(theDb()).remove(person.id, act.passkey);
+      await passkeyRepo(theAccounts()).remove(person.id, act.passkey);
       await auditOwn('second-factor', 'passkey-off');
       return done('passkey-off');
     case 'sign-out-one':
       return (await endSession(act.session)) ? done('one') : sendOn('/account');
     case 'sign-out-others':
-      await theAuth(theDb()).api.revokeOtherSessions({ headers: currentHeaders() });
+      await theAuth(theAccounts()).api.revokeOtherSessions({ headers: currentHeaders() });
       return done('others');
   }
 }
 
 /** Ends one of one's own sessions. @returns whether there was one */
 async function endSession(id: string): Promise<boolean> {
-  const { api } = theAuth(theDb());
+  const { api } = theAuth(theAccounts());
   const session = (await api.listSessions({ headers: currentHeaders() })).find((s) => s.id === id);
   if (!session) return false;
   await api.revokeSession({ body: { token: session.token }, headers: currentHeaders() });
@@ -60,7 +60,7 @@ async function changePassword(current: string, password: string, name: string): 
   if (password.length < SHORTEST_PASSWORD) return refused('short');
   if (isEasyToGuess(password, [name])) return refused('easy');
   try {
-    const { headers } = await theAuth(theDb()).api.changePassword({
+    const { headers } = await theAuth(theAccounts()).api.changePassword({
       body: { currentPassword: current, newPassword: password, revokeOtherSessions: true },
       headers: currentHeaders(),
       returnHeaders: true,
@@ -74,7 +74,7 @@ async function changePassword(current: string, password: string, name: string): 
 /** Makes the secret of one-time codes; they are asked for once one of them was typed in. */
 async function beginCodes(password: string): Promise<Response> {
   try {
-    const made = await theAuth(theDb()).api.enableTwoFactor({
+    const made = await theAuth(theAccounts()).api.enableTwoFactor({
       body: { password },
       headers: currentHeaders(),
     });
@@ -89,7 +89,7 @@ async function beginCodes(password: string): Promise<Response> {
 
 async function confirmCodes(code: string): Promise<Response> {
   try {
-    const { headers } = await theAuth(theDb()).api.verifyTOTP({
+    const { headers } = await theAuth(theAccounts()).api.verifyTOTP({
       ...{ body: { code }, headers: currentHeaders(), returnHeaders: true },
     });
     await auditOwn('second-factor', 'on');
@@ -102,7 +102,7 @@ async function confirmCodes(code: string): Promise<Response> {
 
 async function endCodes(password: string): Promise<Response> {
   try {
-    const { headers } = await theAuth(theDb()).api.disableTwoFactor({
+    const { headers } = await theAuth(theAccounts()).api.disableTwoFactor({
       ...{ body: { password }, headers: currentHeaders(), returnHeaders: true },
     });
     await auditOwn('second-factor', 'off');

@@ -1,7 +1,7 @@
 import { rememberDevice } from './known-device';
 import { SHORTEST_PASSWORD, theAuth } from '@/db/auth';
 import { deviceCookieName } from '@/db/access';
-import { currentAccess, theDb } from '@/db/context';
+import { currentAccess, theAccounts, theDb } from '@/db/context';
 import { auditRepo } from '@/db/repositories/audit';
 import { deviceRepo } from '@/db/repositories/devices';
 import { invitationRepo, type Invitation } from '@/db/repositories/invitations';
@@ -97,10 +97,10 @@ async function renew(
     return sendOn(back);
   }
   if (!(await invitationRepo(theDb()).useInvitation(id, now()))) return sendOn(back);
-  const { headers } = await theAuth(theDb()).api.renewPassword({
+  const { headers } = await theAuth(theAccounts()).api.renewPassword({
     ...{ body: { person, password }, headers: currentHeaders(), returnHeaders: true },
   });
-  await passkeyRepo(theDb()).removeAll(person);
+  await passkeyRepo(theAccounts()).removeAll(person);
   await auditRepo(theDb()).audit(
     { event: 'password-renewed', site, who: person, about: {} },
     now(),
@@ -114,7 +114,7 @@ async function createAccount({
   password,
 }: JoinInput): Promise<{ person: string; cookies: readonly string[] } | 'taken'> {
   try {
-    const { headers, response } = await theAuth(theDb()).api.signUpEmail({
+    const { headers, response } = await theAuth(theAccounts()).api.signUpEmail({
       // Many have no e-mail; the library wants one, so it is given one that cannot be.
       body: { name, username, password, email: `${username.toLowerCase()}@users.invalid` },
       headers: currentHeaders(),

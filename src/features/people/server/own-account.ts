@@ -1,6 +1,6 @@
 import qrcode from 'qrcode';
 import { theAuth } from '@/db/auth';
-import { currentAccess, theDb } from '@/db/context';
+import { currentAccess, theAccounts, theDb } from '@/db/context';
 import { passkeyRepo } from '@/db/repositories/passkeys';
 import { dayText, whenText } from '@/core/quantity/format';
 import { passkeyLabels } from './passkey-labels';
@@ -33,7 +33,7 @@ export async function ownAccount(asked: Asked): Promise<AccountView | null> {
   const member = (await memberRepo(theDb()).members(site.id)).find((m) => m.person === person.id);
   const username = member?.username ?? null;
   const setUp = asked['set-up'] === undefined ? null : await setUpOf(username ?? '');
-  const passkeys = await passkeyRepo(theDb()).ofPerson(person.id);
+  const passkeys = await passkeyRepo(theAccounts()).ofPerson(person.id);
   const [note, problem] = [
     ACCOUNT_NOTES.find((n) => n === asked.done),
     ACCOUNT_PROBLEMS.find((p) => p === asked.problem),
@@ -57,7 +57,7 @@ export async function ownAccount(asked: Asked): Promise<AccountView | null> {
 
 /** Where somebody is signed in, this browser first, then the newest sign-in. */
 async function ownSessions(timeZone: string): Promise<AccountView['sessions']> {
-  const { api } = theAuth(theDb());
+  const { api } = theAuth(theAccounts());
   const headers = currentHeaders();
   const [all, own] = [await api.listSessions({ headers }), await api.getSession({ headers })];
   return all

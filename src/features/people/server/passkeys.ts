@@ -8,7 +8,7 @@ import {
   type RegistrationResponseJSON,
 } from '@simplewebauthn/server';
 import { theAuth } from '@/db/auth';
-import { currentAccess, theDb } from '@/db/context';
+import { currentAccess, theAccounts, theDb } from '@/db/context';
 import { auditRepo } from '@/db/repositories/audit';
 import { memberRepo } from '@/db/repositories/members';
 import { passkeyRepo, type Passkey } from '@/db/repositories/passkeys';
@@ -51,7 +51,7 @@ function partyOf(request: Request): { readonly origin: string; readonly id: stri
 /** Remembers what a device is asked to sign. @returns the cookie that leads back to it */
 async function rememberAsked(challenge: string): Promise<string> {
   const { token, tokenHash } = createToken();
-  const { internalAdapter } = await theAuth(theDb()).$context;
+  const { internalAdapter } = await theAuth(theAccounts()).$context;
   await internalAdapter.createVerificationValue({
     ...{ identifier: `passkey-${tokenHash}`, value: challenge },
     expiresAt: new Date(now() + ASKED_MS),
@@ -62,7 +62,7 @@ async function rememberAsked(challenge: string): Promise<string> {
 /** What the device was asked to sign: good once. */
 async function recallAsked(): Promise<string | null> {
   const tokenHash = sha256(currentCookie(ASKED_COOKIE) ?? '');
-  const { internalAdapter } = await theAuth(theDb()).$context;
+  const { internalAdapter } = await theAuth(theAccounts()).$context;
   const asked = await internalAdapter.consumeVerificationValue(`passkey-${tokenHash}`);
   return asked && asked.expiresAt.getTime() > now() ? asked.value : null;
 }
@@ -74,7 +74,7 @@ export async function addPasskey(request: Request): Promise<Response> {
   if (step.step === 'ask') return askForNew(request, person, step.password ?? '');
   const added = await verifyNew(request, step, person.id);
   if (!added) return refused(say('people.passkeyFailed'));
-  await passkeyRepo(theDb()).add(added);
+  await passkeyRepo(theAccounts()).add(added);
   const where = { site: site?.id ?? null, who: person.id };
   await auditRepo(theDb()).audit(
     { event: 'second-factor', ...where, about: { is: 'passkey' } },
@@ -89,14 +89,14 @@ async function askForNew(
   password: string,
 ): Promise<Response> {
   const headers = currentHeaders();
-  const isRight = await theAuth(theDb())
+  const isRight = await theAuth(theAccounts())
     .api.verifyPassword({ body: { password }, headers })
     .then(
       () => true,
       () => false,
     );
   if (!isRight) return refused(say('people.passwordNowWrong'));
-  const there = await passkeyRepo(theDb()).ofPerson(person.id);
+  const there = await passkeyRepo(theAccounts()).ofPerson(person.id);
   const options = await generateRegistrationOptions({
     ...{ rpName: 'Zealous Heap', rpID: partyOf(request).id, userName: person.name },
     userID: Uint8Array.from(Buffer.from(person.id)),
@@ -145,7 +145,7 @@ export async function signInByPasskey(request: Request): Promise<Response> {
     return refused(say('people.passkeyUnknown'));
   }
   await auditSignIn('signed-in', person);
-  const { headers } = await theAuth(theDb()).api.openSession({
+  const { headers } = await theAuth(theAccounts()).api.openSession({
     ...{ body: { person }, headers: currentHeaders(), returnHeaders: true },
   });
   return answer({ ok: true, to: safePath(step.next) }, headers.getSetCookie());
@@ -154,7 +154,7 @@ export async function signInByPasskey(request: Request): Promise<Response> {
 /** Whose passkey has signed what was asked; null: nobody's. */
 async function verifyUse(request: Request, { response }: PasskeyStep): Promise<string | null> {
   const [asked, party] = [await recallAsked(), partyOf(request)];
-  const key = asked === null ? null : await passkeyRepo(theDb()).find(response?.id ?? '');
+  const key = asked === null ? null : await passkeyRepo(theAccounts()).find(response?.id ?? '');
   if (asked === null || !key) return null;
   try {
     const { verified, authenticationInfo } = await verifyAuthenticationResponse({
@@ -166,7 +166,7 @@ async function verifyUse(request: Request, { response }: PasskeyStep): Promise<s
       },
     });
     if (!verified) return null;
-    await passkeyRepo(theDb()).noteUse(key.id, authenticationInfo.newCounter, now());
+    await passkeyRepo(theAccounts()).noteUse(key.id, authenticationInfo.newCounter, now());
     return (await memberRepo(theDb()).memberships(key.person)).length > 0 ? key.person : null;
   } catch {
     return null;

@@ -1,6 +1,6 @@
 import { DEMO_PEOPLE } from '@/core/access/demo-people';
 import { theAuth } from '@/db/auth';
-import { currentAccess, theDb } from '@/db/context';
+import { currentAccess, theAccounts, theDb } from '@/db/context';
 import { auditRepo } from '@/db/repositories/audit';
 import { memberRepo } from '@/db/repositories/members';
 import { now } from '@/platform/clock';
@@ -79,7 +79,7 @@ async function checkPassword(
   const waitS = await waitBeforeTry(username, knownDevice(username));
   if (waitS > 0) return { waitS };
   try {
-    const { headers, response } = await theAuth(theDb()).api.signInUsername({
+    const { headers, response } = await theAuth(theAccounts()).api.signInUsername({
       body: { username, password },
       headers: currentHeaders(),
       returnHeaders: true,
@@ -96,7 +96,7 @@ async function checkPassword(
 
 async function pickPerson(person: string): Promise<Signed | null> {
   if (!DEMO_PEOPLE.some((p) => p.id === person)) return null;
-  const { headers } = await theAuth(theDb()).api.openSession({
+  const { headers } = await theAuth(theAccounts()).api.openSession({
     body: { person },
     headers: currentHeaders(),
     returnHeaders: true,
@@ -107,7 +107,7 @@ async function pickPerson(person: string): Promise<Signed | null> {
 const CODE_MS = 3 * 60_000;
 /** Spends a code: one that was seen over a shoulder, or taken from the network, signs nobody in again. @returns whether it was unused */
 async function spendCode(person: string, code: string): Promise<boolean> {
-  const { internalAdapter } = await theAuth(theDb()).$context;
+  const { internalAdapter } = await theAuth(theAccounts()).$context;
   const span = Math.floor(now() / CODE_MS);
   // A code is good for a minute and a half; two spans cover that, wherever in the first one it falls.
   const expiresAt = new Date((span + 2) * CODE_MS);
@@ -119,7 +119,7 @@ async function spendCode(person: string, code: string): Promise<boolean> {
 }
 
 async function checkCode(code: string): Promise<Signed | null> {
-  const { api, $context } = theAuth(theDb());
+  const { api, $context } = theAuth(theAccounts());
   const asked = {
     ...{ body: { code }, returnHeaders: true as const },
     headers: currentHeaders(),
@@ -142,7 +142,7 @@ async function checkCode(code: string): Promise<Signed | null> {
 /** Signs out; what waits on the device stays there. */
 export async function signOut(): Promise<Response> {
   const { person, site } = await currentAccess();
-  const { headers } = await theAuth(theDb()).api.signOut({
+  const { headers } = await theAuth(theAccounts()).api.signOut({
     headers: currentHeaders(),
     returnHeaders: true,
   });

@@ -1,0 +1,21 @@
+import { sql, type Kysely } from 'kysely';
+
+/** Accounts, what proves them, and what is signed in by them. */
+const OF_ACCOUNTS = '"user", "session", "account", "verification", "twoFactor", "passkey"';
+/** What the application itself reads of a person. */
+const READ_OF_A_PERSON = '"id", "name", "username", "twoFactorEnabled"';
+
+/**
+ * Accounts and sessions are for a role of their own, with connections of its own: whoever comes by the application's role reads no
+ * password's hash and opens no session. With a database of one's own that has no such role, all is as before.
+ */
+export async function up(db: Kysely<unknown>): Promise<void> {
+  await sql`do $$ begin
+    if exists (select from pg_roles where rolname = 'zealous_accounts') then
+      grant select, insert, update, delete on ${sql.raw(OF_ACCOUNTS)} to zealous_accounts;
+      if exists (select from pg_roles where rolname = 'zealous_app') then
+        revoke all on ${sql.raw(OF_ACCOUNTS)} from zealous_app;
+        grant select (${sql.raw(READ_OF_A_PERSON)}) on "user" to zealous_app;
+      end if;
+    end if; end $$`.execute(db);
+}
