@@ -1,5 +1,6 @@
 import { sql } from 'kysely';
 import type { Db } from '@/db/client';
+import { forgetEventsOfEmptyDatabase } from '@/db/begin-memory';
 import { migrate } from '@/db/migrate';
 import { siteRepo, type Site } from '@/db/repositories/site';
 import { writeEntries } from '@/db/write';
@@ -422,6 +423,7 @@ export async function layUpDemo(db: Db, now: number): Promise<Site> {
   await sql`drop schema public cascade`.execute(db);
   await sql`create schema public`.execute(db);
   await migrate(db);
+  await forgetEventsOfEmptyDatabase(db);
   const site: Site = {
     id: newId(),
     name: 'Hopyard Corner',

@@ -9,7 +9,7 @@ import { parseArgs } from 'node:util';
 import { keyName } from '@/core/formats/seal';
 import { faultText } from '@/core/words/log-fault';
 import type { ChainFault } from '@/core/log/chain';
-import { upgradeMemory } from '@/db/begin-memory';
+import { forgetEventsOfEmptyDatabase, upgradeMemory } from '@/db/begin-memory';
 import { checkLogAndKeep } from '@/db/check-log';
 import { readMemory } from '@/db/site-heads';
 import { createSiteKey, siteKey } from '@/platform/site-key';
@@ -107,7 +107,10 @@ const COMMANDS: Record<string, () => Promise<void>> = {
       console.error(
         `A key was made for what this installation signs: ${file}. Keep a copy of it apart: ./zealous key export FILE`,
       );
-    await withDb((db) => upgradeMemory(db, now()));
+    await withDb(async (db) => {
+      await upgradeMemory(db, now());
+      await forgetEventsOfEmptyDatabase(db);
+    });
   },
   /** The key with what is remembered of the logs, as one file: to be kept apart, or for another machine that serves the same database. */
   async 'key-export'() {

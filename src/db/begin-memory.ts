@@ -8,7 +8,7 @@ import { chainRepo } from './repositories/chain';
 import { inspectionRepo, visitFacts } from './repositories/inspections';
 import { memberRepo, recordPlace } from './repositories/members';
 import { siteRepo, type Site } from './repositories/site';
-import { beginAuditEnd } from './seal-audit';
+import { beginAuditEnd, NO_EVENTS } from './seal-audit';
 import {
   beginMemory,
   isBeforeMemory,
@@ -57,6 +57,12 @@ export async function sealAllRows(db: Db, at: number): Promise<void> {
     await sealRows(db, site.id, at);
   }
   await sealRows(db, null, at);
+}
+
+/** Forgets the end of what happened of no site, where the database is a new one: it was emptied by a command, and nothing is missing. */
+export async function forgetEventsOfEmptyDatabase(db: Db): Promise<void> {
+  const isEmpty = (await siteRepo(db).ids()).length === 0;
+  if (isEmpty && (await auditRepo(db).endOf(null)).n === 0) beginAuditEnd(null, NO_EVENTS);
 }
 
 /**

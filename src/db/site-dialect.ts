@@ -10,7 +10,7 @@ import { hasTurn } from '@/platform/turn-scope';
 import type { CodeOf } from './site-codes';
 
 /** For which site a connection is asked; '': for none. */
-export type SiteOf = () => string | Promise<string>;
+type SiteOf = () => string | Promise<string>;
 /** How a connection is taken for a site: which one, and the code that goes with it. */
 export type SiteAsked = { readonly siteOf: SiteOf; readonly codeOf: CodeOf };
 

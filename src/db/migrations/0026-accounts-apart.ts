@@ -12,6 +12,7 @@ const READ_OF_A_PERSON = '"id", "name", "username", "twoFactorEnabled"';
 export async function up(db: Kysely<unknown>): Promise<void> {
   await sql`do $$ begin
     if exists (select from pg_roles where rolname = 'zealous_accounts') then
+      grant usage on schema public to zealous_accounts;
       grant select, insert, update, delete on ${sql.raw(OF_ACCOUNTS)} to zealous_accounts;
       if exists (select from pg_roles where rolname = 'zealous_app') then
         revoke all on ${sql.raw(OF_ACCOUNTS)} from zealous_app;

@@ -14,7 +14,7 @@ import {
  * What is written down beside the rows of other tables, for a check to hold them against: a person's place and name, an inspector's
  * visit, and numbers that a backup gave up.
  */
-export type OwnAuditEvent = 'place-set' | 'visited' | 'restored';
+type OwnAuditEvent = 'place-set' | 'visited' | 'restored';
 const OWN: readonly OwnAuditEvent[] = ['place-set', 'visited', 'restored'];
 
 /** What happened at the door, for whoever has to find out later. */
