@@ -63,6 +63,8 @@ export const enBring = {
   sayWhenLastRawMaterial: 'Say when the last raw material went in.',
   readingAndJudging: 'Reading and judging…',
   readings: '{readings, plural, one {# reading} other {# readings}}',
+  workbookTooLarge:
+    '{name} unpacks to more than 100 MB. Save the sheet with your readings as CSV, and choose that.',
   isNoWorkbook:
     '{name} is not a workbook that can be read. Save it as .xlsx or as CSV, and choose it again.',
   isABatchFile:

@@ -62,6 +62,8 @@ export const esBring = {
   sayWhenLastRawMaterial: 'Indica cuándo entró el último material crudo.',
   readingAndJudging: 'Leyendo y juzgando…',
   readings: '{readings, plural, one {# lectura} other {# lecturas}}',
+  workbookTooLarge:
+    '{name} ocupa más de 100 MB descomprimido. Guarda como CSV la hoja con tus lecturas y elígela.',
   isNoWorkbook:
     '{name} no es un libro que se pueda leer. Guárdalo como .xlsx o CSV y elígelo otra vez.',
   isABatchFile:

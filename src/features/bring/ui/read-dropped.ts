@@ -15,9 +15,26 @@ const cellText = (cell: unknown): string => {
     : '';
 };
 
+/** More than this is no table that somebody typed: unpacked it would take the device's memory, bytes. */
+const MOST_UNPACKED_BYTES = 100_000_000;
+
+/** How large a workbook's parts are unpacked, as its own directory says; nothing is unpacked for it. */
+async function unpackedSize(file: File): Promise<number> {
+  const { unzipSync } = await import('fflate');
+  let bytes = 0;
+  const add = ({ originalSize }: { readonly originalSize: number }): boolean => {
+    bytes += originalSize;
+    return false;
+  };
+  unzipSync(new Uint8Array(await file.arrayBuffer()), { filter: add });
+  return bytes;
+}
+
 /** The first sheet of an Office Open XML workbook (ISO/IEC 29500) as a table. */
 async function readWorkbook(file: File): Promise<Dropped | string> {
   try {
+    if ((await unpackedSize(file)) > MOST_UNPACKED_BYTES)
+      return say('bring.workbookTooLarge', { name: file.name });
     // Brought in with the first workbook: few pages see one.
     const { readSheet } = await import('read-excel-file/browser');
     const rows = (await readSheet(file)).map((row) => row.map(cellText));
