@@ -1,8 +1,6 @@
 import { sql } from 'kysely';
 import type { Db } from './client';
-
-/** Gives the code that goes with a site. */
-export type CodeOf = (site: string) => Promise<string>;
+import type { CodeOf } from './site-dialect';
 
 /**
  * Codes of sites, by which a connection of the application's role is let see the one that it was taken for. Each is asked for once.

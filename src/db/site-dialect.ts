@@ -7,10 +7,11 @@ import {
   type PostgresDialectConfig,
 } from 'kysely';
 import { hasTurn } from '@/platform/turn-scope';
-import type { CodeOf } from './site-codes';
 
 /** For which site a connection is asked; '': for none. */
 type SiteOf = () => string | Promise<string>;
+/** Gives the code that goes with a site. */
+export type CodeOf = (site: string) => Promise<string>;
 /** How a connection is taken for a site: which one, and the code that goes with it. */
 export type SiteAsked = { readonly siteOf: SiteOf; readonly codeOf: CodeOf };
 

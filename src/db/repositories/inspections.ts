@@ -13,15 +13,38 @@ import { logRepo } from './log';
 
 type Inspection = Extract<Entry, { kind: 'inspection' }>;
 type Visit = { readonly at: number; readonly ends: BatchEnds };
+type KeptVisit = Visit & { readonly link: string };
 /** What has become of a batch since a visit. */
 export type SinceVisit =
   | { readonly batch: string; readonly is: 'same' | 'changed' }
   | { readonly batch: string; readonly is: 'added'; readonly n: number };
 
 /** What is written down of a visit: by which link, when, and what its table must hold. */
-export const visitFacts = ({ link, at, ends }: Visit & { readonly link: string }) => ({
+export const visitFacts = ({ link, at, ends }: KeptVisit) => ({
   ...{ link, at: isoOf(at), ends: sha256(canonicalJson(ends)) },
 });
+
+const keepVisit = (db: Db, site: string, { link, at, ends }: KeptVisit): Promise<void> =>
+  inTransaction(db, async (trx) => {
+    const added = await trx
+      .insertInto('inspector_visit')
+      .values({ link, site, at: new Date(at), ends: JSON.stringify(ends) })
+      .onConflict((c) => c.doNothing())
+      .executeTakeFirst();
+    if (added.numInsertedOrUpdatedRows !== 1n) return;
+    const about = visitFacts({ link, at, ends });
+    await auditRepo(trx).audit({ event: 'visited', site, who: null, about }, at);
+  });
+
+async function visitsOf(db: Db, site: string): Promise<KeptVisit[]> {
+  const rows = await db
+    .selectFrom('inspector_visit')
+    .select(['link', 'at', 'ends'])
+    .where('site', '=', site)
+    .orderBy('at')
+    .execute();
+  return rows.map(({ link, at, ends }) => ({ link, at: at.getTime(), ends }));
+}
 
 /** Links by which somebody from outside reads batches, and what was seen by them. */
 export const inspectionRepo = (db: Db) => ({
@@ -62,26 +85,9 @@ export const inspectionRepo = (db: Db) => ({
   },
   /** Keeps what is seen at a visit, and writes it down beside the table. */
   keepVisit: (site: string, link: string, at: number, ends: BatchEnds): Promise<void> =>
-    inTransaction(db, async (trx) => {
-      const added = await trx
-        .insertInto('inspector_visit')
-        .values({ link, site, at: new Date(at), ends: JSON.stringify(ends) })
-        .onConflict((c) => c.doNothing())
-        .executeTakeFirst();
-      if (added.numInsertedOrUpdatedRows !== 1n) return;
-      const about = visitFacts({ link, at, ends });
-      await auditRepo(trx).audit({ event: 'visited', site, who: null, about }, at);
-    }),
+    keepVisit(db, site, { link, at, ends }),
   /** Every visit that is kept of a site. */
-  async visitsOf(site: string): Promise<readonly (Visit & { readonly link: string })[]> {
-    const rows = await db
-      .selectFrom('inspector_visit')
-      .select(['link', 'at', 'ends'])
-      .where('site', '=', site)
-      .orderBy('at')
-      .execute();
-    return rows.map(({ link, at, ends }) => ({ link, at: at.getTime(), ends }));
-  },
+  visitsOf: (site: string): Promise<readonly KeptVisit[]> => visitsOf(db, site),
   /** What was added to each batch since a visit, and whether what was there then is there still. */
   async since(site: string, visit: Visit, now: BatchEnds): Promise<SinceVisit[]> {
     const found: SinceVisit[] = [];
