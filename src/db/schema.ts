@@ -57,6 +57,8 @@ type PhotoTable = {
   site: string;
   bytes: Buffer;
   small: Buffer;
+  /** The code over the small picture; null: it is from before there was one, or there is no key. */
+  small_code: string | null;
   width: number;
   height: number;
   recorded_at: Stamp;

@@ -1,7 +1,6 @@
-import { createHmac } from 'node:crypto';
 import { canonicalJson } from '@/core/log/entry';
-import { siteKey } from '@/platform/site-key';
 import { signedFile } from '@/platform/signed-lines';
+import { codeOver } from './derived-code';
 
 /** An event at the door as far as it is sealed. */
 export type SealedEvent = {
@@ -19,7 +18,7 @@ export const NO_EVENTS: AuditEnd = { n: 0, code: '' };
 const FORMAT = 'zealous-heap/audit-event';
 
 /**
- * The code over an event, its number and the event before it, by a key derived from the installation's (HMAC-SHA-256, RFC 2104).
+ * The code over an event, its number and the event before it, by a key derived from the installation's.
  * Null: there is no key.
  */
 export function codeOfEvent(
@@ -27,12 +26,8 @@ export function codeOfEvent(
   n: number,
   previous: string,
 ): string | null {
-  const secret = siteKey()?.deriveSecret('zealous-heap/audit');
-  if (secret === undefined) return null;
   const facts = { format: FORMAT, site, id, at: at.toISOString(), event, who, about, n, previous };
-  return createHmac('sha256', Buffer.from(secret, 'hex'))
-    .update(canonicalJson(facts))
-    .digest('hex');
+  return codeOver('audit', canonicalJson(facts));
 }
 
 /** What happened where no site is known yet has a sequence of its own. */

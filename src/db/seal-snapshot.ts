@@ -1,6 +1,6 @@
-import { createHmac, timingSafeEqual } from 'node:crypto';
+import { timingSafeEqual } from 'node:crypto';
 import { canonicalJson } from '@/core/log/entry';
-import { siteKey } from '@/platform/site-key';
+import { codeOver } from './derived-code';
 
 /** A row of a snapshot as far as it is sealed. */
 export type SnapshotRow = {
@@ -17,14 +17,10 @@ export type SnapshotRow = {
 /** Another form of snapshots gets another number: older ones are folded anew. */
 const VERSION = 1;
 
-/** The code over a row, by a key derived from the installation's (HMAC-SHA-256, RFC 2104); null: there is no key. */
+/** The code over a row, by a key derived from the installation's; null: there is no key. */
 export function sealSnapshot({ digest, ...row }: SnapshotRow): string | null {
-  const secret = siteKey()?.deriveSecret('zealous-heap/derived');
-  if (secret === undefined) return null;
   const facts = { ...row, recheck_at: row.recheck_at?.toISOString() ?? null, version: VERSION };
-  return createHmac('sha256', Buffer.from(secret, 'hex'))
-    .update(`${canonicalJson(facts)}\n${digest}`)
-    .digest('hex');
+  return codeOver('derived', `${canonicalJson(facts)}\n${digest}`);
 }
 
 /** Whether a row is as this installation wrote it, at the entry that its batch ends with now. @param lastHash of that entry */

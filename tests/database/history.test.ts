@@ -5,6 +5,7 @@ import os from 'node:os';
 import path from 'node:path';
 import canonicalize from 'canonicalize';
 import { sql } from 'kysely';
+import sharp from 'sharp';
 import { readBatchFile } from '@/core/formats/batch-file';
 import { keyName, sealText } from '@/core/formats/seal';
 import { checkTrail } from '@/core/formats/trail';
@@ -160,6 +161,34 @@ test('a picture is swapped, and one is deleted', async () => {
   await sql`delete from photo`.execute(kept.d.t.admin);
   expect(await faults()).toContain('PHOTO_MISSING');
 });
+
+test('a small picture is swapped: it is named, and made anew from the whole one where it is asked for', async () => {
+  const { takePhoto, servePhoto } = await import('@/entry/server/photos');
+  const red = await sharp({ create: { width: 900, height: 600, channels: 3, background: '#f00' } })
+    .jpeg()
+    .toBuffer();
+  const taken = await takePhoto(
+    new Request('http://hub/api/photo', { method: 'POST', body: new Uint8Array(red) }),
+  );
+  const { sha256: photo } = (await taken.json()) as { sha256: string };
+  const { ingestEntry } = kept.d.door;
+  const entry = { id: newId(), batch: kept.heap, kind: 'photo', at: null, by: 'Mo' } as const;
+  await ingestEntry({ ...entry, data: { sha256: photo, width: 900, height: 600 } });
+  const smallNow = async (): Promise<string> => {
+    const answer = await servePhoto(new Request('http://hub/api/photo/x?small'), photo);
+    return Buffer.from(await answer.arrayBuffer()).toString('base64');
+  };
+  const before = await smallNow();
+  expect(await faults()).toEqual([]);
+  // From before there were codes: nothing vouches for it, and nothing is wrong.
+  await asOwner(kept, `update photo set small = 'x', small_code = null where sha256 = '${photo}'`);
+  expect([await smallNow(), await faults()]).toEqual([before, []]);
+  await asOwner(kept, `update photo set small_code = 'ab' where sha256 = '${photo}'`);
+  expect([await smallNow(), await faults()]).toEqual([before, ['PHOTO_CHANGED']]);
+  await asOwner(kept, `update photo set bytes = 'y' where sha256 = '${photo}'`);
+  const answer = await servePhoto(new Request('http://hub/api/photo/x?small'), photo);
+  expect(answer.status).toBe(409);
+}, 30_000);
 
 test('what a batch shows is changed beside the log: it is worked out again from the log, and named', async () => {
   const { t, site } = kept.d;

@@ -219,7 +219,7 @@ test('what is written for another site is refused; a change of its rows finds no
   expect(await logRepo(t.app).ofBatch(batchId(heaps[1]!))).toEqual([]);
   expect(await readBatchState(t.app, batchId(heaps[1]!))).toBeNull();
   expect(await readBatchState(t.app, batchId(heaps[0]!))).not.toBeNull();
-  expect((await photoRepo(t.app).get('a'.repeat(64), 'bytes'))?.toString()).toBe('Hopyard Corner');
+  expect((await photoRepo(t.app).get('a'.repeat(64)))?.toString()).toBe('Hopyard Corner');
 });
 
 test('what is known before a site is known is one thing at a time', async () => {

@@ -70,19 +70,29 @@ export async function takePhoto(request: Request): Promise<Response> {
   }
 }
 
+/** The whole picture, if it is what its hash says. */
+async function wholePhoto(sha256: string): Promise<Buffer | 'changed' | null> {
+  const bytes = await photoRepo(theDb()).get(sha256);
+  if (bytes === null) return null;
+  return createHash('sha256').update(bytes).digest('hex') === sha256 ? bytes : 'changed';
+}
+
+/** The small picture; one that nothing vouches for is made anew from the whole one. */
+async function smallPhoto(sha256: string): Promise<Buffer | 'changed' | null> {
+  const kept = await photoRepo(theDb()).small(sha256);
+  if (kept === null || kept.isAsMade === true) return kept?.bytes ?? null;
+  const whole = await wholePhoto(sha256);
+  if (whole === null || whole === 'changed') return whole;
+  return inTurnOne(async () => (await madeSmaller(whole)).small);
+}
+
 /** A picture by its hash; `?small` for the one that stands in the log. */
 export async function servePhoto(request: Request, sha256: string): Promise<Response> {
-  const bytes = /^[0-9a-f]{64}$/.test(sha256)
-    ? await photoRepo(theDb()).get(
-        sha256,
-        new URL(request.url).searchParams.has('small') ? 'small' : 'bytes',
-      )
-    : null;
-  if (!bytes) return new Response(say('entry.thereNoSuchPhoto'), { status: 404 });
-  const isSmall = new URL(request.url).searchParams.has('small');
-  if (!isSmall && createHash('sha256').update(bytes).digest('hex') !== sha256)
-    return new Response(say('entry.photoChanged'), { status: 409 });
-  return new Response(new Uint8Array(bytes), {
+  const read = new URL(request.url).searchParams.has('small') ? smallPhoto : wholePhoto;
+  const found = /^[0-9a-f]{64}$/.test(sha256) ? await read(sha256) : null;
+  if (found === null) return new Response(say('entry.thereNoSuchPhoto'), { status: 404 });
+  if (found === 'changed') return new Response(say('entry.photoChanged'), { status: 409 });
+  return new Response(new Uint8Array(found), {
     headers: {
       'content-type': 'image/jpeg',
       'cache-control': 'private, max-age=31536000, immutable',
