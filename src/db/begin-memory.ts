@@ -53,7 +53,7 @@ async function sealRows(db: Db, site: string | null, at: number): Promise<void> 
 export async function sealAllRows(db: Db, at: number): Promise<void> {
   const sites = await siteRepo(db).all();
   for (const site of sites) {
-    await siteRepo(db).seal(site);
+    await siteRepo(db).sealLanguage(site);
     await sealRows(db, site.id, at);
   }
   await sealRows(db, null, at);

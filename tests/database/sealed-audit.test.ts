@@ -2,6 +2,7 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { sql } from 'kysely';
+import { canonicalJson } from '@/core/log/entry';
 import { upgradeMemory } from '@/db/begin-memory';
 import { auditFaults } from '@/db/check-audit';
 import { checkLogAndKeep } from '@/db/check-log';
@@ -12,7 +13,7 @@ import { siteRepo } from '@/db/repositories/site';
 import { readAuditEnd } from '@/db/seal-audit';
 import { beginMemory, keepMemoryVersion } from '@/db/site-heads';
 import { newId } from '@/platform/ids';
-import { createSiteKey } from '@/platform/site-key';
+import { createSiteKey, siteKey } from '@/platform/site-key';
 import { layUpHistory, type History } from '../support/history';
 
 /** Whoever owns the database changes what lies beside the log: who may do what, what happened at the door, visits, what a site speaks. */
@@ -133,6 +134,14 @@ test('a place that was given, and its line taken out again, is told: the role fa
   expect(await codes()).toEqual(['AUDIT_LOST']);
 });
 
+test('a seal that was taken off before the upgrade is not put back by it', async () => {
+  const { admin } = kept.d.t;
+  await asDatabaseOwner('update site set sealed = null');
+  fs.writeFileSync(path.join(tmp, 'key.version'), '1\n');
+  await upgradeMemory(admin, 9_000);
+  expect(await siteRepo(admin).isAsSealed(kept.site)).toBeNull();
+});
+
 test('a site that speaks another language than was sealed is told on every page', async () => {
   await asDatabaseOwner(`update site set language = 'es'`);
   const site = (await siteRepo(kept.d.t.app).byId(kept.site.id))!;
@@ -147,8 +156,16 @@ test('an installation from before is sealed once; what is changed afterwards is 
   fs.writeFileSync(path.join(tmp, 'key.version'), '1\n');
   for (const file of fs.readdirSync(tmp))
     if (file.startsWith('key.audit')) fs.rmSync(path.join(tmp, file));
+  // As an older version sealed the site: its name, zone and unit alone.
+  const { id, name, timeZone, unit } = kept.site;
+  const facts = { format: 'zealous-heap/site-facts', id, name, timeZone, unit };
+  await admin
+    .updateTable('site')
+    .set({ sealed: siteKey()!.sign(canonicalJson(facts)) })
+    .execute();
   await upgradeMemory(admin, 9_000);
   expect(await codes()).toEqual([]);
+  expect(await siteRepo(admin).isAsSealed(kept.site)).toBe(true);
   const before = await auditRepo(admin).all(kept.site.id);
   await upgradeMemory(admin, 10_000);
   expect(await auditRepo(admin).all(kept.site.id)).toEqual(before);

@@ -6,7 +6,8 @@ import { sql, type Kysely } from 'kysely';
  */
 const STATEMENTS = [
   `alter table audit_event add column n bigint, add column code text`,
-  `create unique index audit_event_n on audit_event (coalesce(site, '00000000-0000-0000-0000-000000000000'::uuid), n)`,
+  // What happened where no site was known is a sequence like any other.
+  `create unique index audit_event_n on audit_event (site, n) nulls not distinct where n is not null`,
 ];
 
 export async function up(db: Kysely<unknown>): Promise<void> {

@@ -90,15 +90,25 @@ export const siteRepo = (db: Db) => ({
     // Its log begins with this installation: all of it is signed.
     keepMark({ site: site.id, from: 0, at: now() });
   },
-  /** Seals what a site calls itself, where it comes from before there were seals, or before its language was sealed: once, at the upgrade. */
+  /** Seals what a site calls itself, where it comes from before there were seals: once, at the upgrade. */
   async seal(site: Site): Promise<void> {
     const sealed = siteKey()?.sign(siteFacts(site)) ?? null;
-    const older = siteKey()?.sign(olderFacts(site)) ?? null;
     await db
       .updateTable('site')
       .set({ sealed })
       .where('id', '=', site.id)
-      .where((e) => e.or([e('sealed', 'is', null), e('sealed', '=', older)]))
+      .where('sealed', 'is', null)
+      .execute();
+  },
+  /** Seals its language and units with the rest, where they were not yet: once, at the upgrade, and only where the older seal fits. */
+  async sealLanguage(site: Site): Promise<void> {
+    const [sealed, older] = [siteFacts(site), olderFacts(site)].map((t) => siteKey()?.sign(t));
+    if (sealed === undefined || older === undefined) return;
+    await db
+      .updateTable('site')
+      .set({ sealed })
+      .where('id', '=', site.id)
+      .where('sealed', '=', older)
       .execute();
   },
   /** Whether a site is still called what was sealed; null: it was never sealed, or there is no key. */
