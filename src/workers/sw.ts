@@ -39,6 +39,14 @@ const whole: SerwistPlugin = {
   cacheWillUpdate: ({ response }) =>
     Promise.resolve(response.status === 200 && !response.redirected ? response : null),
 };
+/**
+ * The script that starts a worker reads from its own address what the worker does. A response that was kept bears the address that it
+ * was first asked for by, which another page's worker would take for its own; one without any leaves each its own.
+ */
+const withoutAddress: SerwistPlugin = {
+  handlerWillRespond: ({ response: { body, status, statusText, headers } }) =>
+    Promise.resolve(new Response(body, { status, statusText, headers })),
+};
 const expires = new ExpirationPlugin({ maxEntries: 400, maxAgeSeconds: 30 * DAY_S });
 const pages = new NetworkFirst({
   cacheName: PAGES,
@@ -124,6 +132,10 @@ const serwist = new Serwist({
     {
       matcher: ({ request, sameOrigin }) => sameOrigin && request.mode === 'navigate',
       handler: pages,
+    },
+    {
+      matcher: ({ request, sameOrigin }) => sameOrigin && request.destination === 'worker',
+      handler: new CacheFirst({ cacheName: 'static', plugins: [whole, withoutAddress] }),
     },
     {
       matcher: same('/_next/static/'),

@@ -10,6 +10,7 @@ import {
   fill,
   open,
   press,
+  pressKey,
   setTime,
   startApp,
   textOf,
@@ -200,6 +201,42 @@ const readings = (days: number): { time: string; point: string; value: string }[
       value: String(60 + i),
     })),
   ).flat();
+
+test('a table is read after another page’s worker was kept on the device, and that page works on', async () => {
+  const { page, errors, close } = await app.page();
+  const openBench = async (): Promise<void> => {
+    await open(page, `${app.base}/bench`);
+    await waitText(page, '[data-testid=says]', /It is empty/);
+  };
+  await openBench();
+  await page.waitForFunction(async () => {
+    await navigator.serviceWorker.ready;
+    return navigator.serviceWorker.controller !== null;
+  });
+  await openBench();
+  await page.waitForFunction(async () =>
+    (await (await caches.open('static')).keys()).some((r) => r.url.includes('worker')),
+  );
+  await open(page, `${app.base}/bring`);
+  const rows = readings(4).map((r) => `${r.time},${r.point},${r.value}`);
+  await drop(page, 'kept.csv', ['time,point,value', ...rows].join('\n'));
+  await setTime(page, 'When the last raw material went in', '2026-05-01T12:00');
+  await press(page, 'Static');
+  await waitText(page, '[data-testid=preview-verdicts]', /Met/);
+  await openBench();
+  await press(page, 'Another material');
+  await fill(page, 'Find a material', 'hen-house');
+  await press(page, 'Chicken litter');
+  await fill(page, 'Chicken litter, how much', '8');
+  await press(page, 'Another material');
+  await fill(page, 'Find a material', 'horse');
+  await press(page, 'Horse manure');
+  await press(page, 'Solve…');
+  await pressKey(page, '[role=dialog]');
+  await waitText(page, '[data-testid=solved]', /This reaches the goal|This comes closest/);
+  expect(errors).toEqual([]);
+  await close();
+}, 120_000);
 
 test('a table with bad rows is refused by line, mended it is brought in, and taken out it says the same', async () => {
   const { page, errors, close } = await app.page();
