@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { sql } from 'kysely';
-import { ownEntry, sealAllRows, upgradeMemory } from '@/db/begin-memory';
+import { ownEntry, sealAllRows, sealAllRowsAnew, upgradeMemory } from '@/db/begin-memory';
 import { checkLogAndKeep } from '@/db/check-log';
 import type { Db } from '@/db/client';
 import { migrate, MIGRATIONS } from '@/db/migrate';
@@ -142,6 +142,7 @@ export async function restore(
     if (copy === null) await upgradeMemory(db, now());
     // A backup from before rows beside the log were sealed.
     if (!manifest.migrations.includes(SEALED_AUDIT)) await sealAllRows(db, now());
+    else if (call.newKey && siteKey()?.publicKey !== manifest.key) await sealAllRowsAnew(db, now());
     await noteGivenUp(db, manifest);
     await noteEventsGivenUp(db);
     const remembered =

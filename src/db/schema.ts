@@ -170,7 +170,7 @@ type AuditEventTable = {
   who: string | null;
   about: JSONColumnType<Record<string, unknown>>;
   /** Number in the sequence of its site, and the code over both; null: it is from before there was one. */
-  n: ColumnType<string | null, number, number>;
+  n: ColumnType<string | null, number, number | null>;
   code: string | null;
 };
 

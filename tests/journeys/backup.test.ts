@@ -5,6 +5,7 @@ import path from 'node:path';
 import { sql } from 'kysely';
 import { layUpDemo } from '../../demo/lay-up';
 import type { Db } from '@/db/client';
+import { auditFaults } from '@/db/check-audit';
 import { auditRepo } from '@/db/repositories/audit';
 import { chainRepo } from '@/db/repositories/chain';
 import { siteRepo } from '@/db/repositories/site';
@@ -210,6 +211,30 @@ test('on the machine itself: what was logged after the backup is given up by its
   } finally {
     await there.drop();
     await back.drop();
+  }
+}, 180_000);
+
+test('with the key lost, a new one goes on: entries are said to be signed by another, what happened at the door is sealed anew', async () => {
+  const to = await freshDatabase();
+  try {
+    const site = (await siteRepo(from.app).first())!;
+    await auditRepo(from.app).audit(
+      { event: 'signed-in', site: site.id, who: 'jo', about: {} },
+      Date.now(),
+    );
+    tool(from.adminUrl, 'backup', folder());
+    await onAnotherMachine('new-key', async () => {
+      expect(tool(to.adminUrl, 'restore', newest()).out).toMatch(/--new-key goes on/);
+      expect(tool(to.adminUrl, 'restore', newest(), '--new-key').status).toBe(1);
+      expect(await auditFaults(to.admin, site.id)).toEqual([]);
+      expect(tool(to.adminUrl, 'chain').out).toMatch(/another key/);
+      await sql`delete from audit_event where n = 1`.execute(to.admin);
+      expect((await auditFaults(to.admin, site.id)).map((f) => f.code)).toEqual([
+        expect.stringMatching(/^AUDIT_/),
+      ]);
+    });
+  } finally {
+    await to.drop();
   }
 }, 180_000);
 
