@@ -48,6 +48,17 @@ const siteOf = (row: Selectable<Database['site']>): Site => ({
   demoUntil: row.demo_until?.getTime() ?? null,
 });
 
+/** Puts a seal in the place of another one. @param instead the seal that is there; null: none */
+async function putSeal(db: Db, site: Site, instead: string | null): Promise<void> {
+  const sealed = siteKey()?.sign(siteFacts(site)) ?? null;
+  await db
+    .updateTable('site')
+    .set({ sealed })
+    .where('id', '=', site.id)
+    .where('sealed', instead === null ? 'is' : '=', instead)
+    .execute();
+}
+
 export const siteRepo = (db: Db) => ({
   /** Ids of all sites of this database, the first one first. */
   async ids(): Promise<string[]> {
@@ -91,25 +102,11 @@ export const siteRepo = (db: Db) => ({
     keepMark({ site: site.id, from: 0, at: now() });
   },
   /** Seals what a site calls itself, where it comes from before there were seals: once, at the upgrade. */
-  async seal(site: Site): Promise<void> {
-    const sealed = siteKey()?.sign(siteFacts(site)) ?? null;
-    await db
-      .updateTable('site')
-      .set({ sealed })
-      .where('id', '=', site.id)
-      .where('sealed', 'is', null)
-      .execute();
-  },
+  seal: (site: Site): Promise<void> => putSeal(db, site, null),
   /** Seals its language and units with the rest, where they were not yet: once, at the upgrade, and only where the older seal fits. */
   async sealLanguage(site: Site): Promise<void> {
-    const [sealed, older] = [siteFacts(site), olderFacts(site)].map((t) => siteKey()?.sign(t));
-    if (sealed === undefined || older === undefined) return;
-    await db
-      .updateTable('site')
-      .set({ sealed })
-      .where('id', '=', site.id)
-      .where('sealed', '=', older)
-      .execute();
+    const older = siteKey()?.sign(olderFacts(site));
+    if (older !== undefined) await putSeal(db, site, older);
   },
   /** Whether a site is still called what was sealed; null: it was never sealed, or there is no key. */
   async isAsSealed(site: Site): Promise<boolean | null> {
