@@ -48,7 +48,7 @@ export async function drain(
   clock: DeviceClock,
 ): Promise<Drained> {
   let taken = 0;
-  let restamps = 0;
+  const restamps = new Map<string, number>();
   const later = new Set<string>();
   try {
     for (;;) {
@@ -79,9 +79,9 @@ export async function drain(
           taken += 1;
         } else if (
           isOfClock(answer.problems, item.form, received.now) &&
-          restamps < MAX_RESTAMPS * AT_ONCE
+          (restamps.get(item.id) ?? 0) < MAX_RESTAMPS
         ) {
-          restamps += 1;
+          restamps.set(item.id, (restamps.get(item.id) ?? 0) + 1);
           await box.put({ ...item, form: restamped(item.form, clock.ahead(), received.now) });
         } else if (answer.again) {
           later.add(item.id);
