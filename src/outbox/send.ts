@@ -48,7 +48,7 @@ export async function drain(
   clock: DeviceClock,
 ): Promise<Drained> {
   let taken = 0;
-  const restamps = new Map<string, number>();
+  const mayStampAnew = countedById(MAX_RESTAMPS);
   const later = new Set<string>();
   try {
     for (;;) {
@@ -77,11 +77,7 @@ export async function drain(
         if (answer.ok) {
           await box.remove(item.id);
           taken += 1;
-        } else if (
-          isOfClock(answer.problems, item.form, received.now) &&
-          (restamps.get(item.id) ?? 0) < MAX_RESTAMPS
-        ) {
-          restamps.set(item.id, (restamps.get(item.id) ?? 0) + 1);
+        } else if (isOfClock(answer.problems, item.form, received.now) && mayStampAnew(item.id)) {
           await box.put({ ...item, form: restamped(item.form, clock.ahead(), received.now) });
         } else if (answer.again) {
           later.add(item.id);
@@ -93,6 +89,16 @@ export async function drain(
   } catch {
     return { reached: false, taken };
   }
+}
+
+/** Says yes for each id as often as it may be, and counts it. */
+function countedById(most: number): (id: string) => boolean {
+  const counts = new Map<string, number>();
+  return (id) => {
+    const count = (counts.get(id) ?? 0) + 1;
+    counts.set(id, count);
+    return count <= most;
+  };
 }
 
 /** Whether the device's clock is what stands in the way: it has moved since an entry was stamped, or was wrong then. */
