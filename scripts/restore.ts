@@ -187,7 +187,7 @@ async function noteGivenUp(db: Db, manifest: Manifest): Promise<void> {
   }
 }
 
-/** Says which events at the door were given up: the machine remembers more of them than came back. */
+/** Records which audit events were given up, where the machine remembers more of them than the backup holds. */
 async function noteEventsGivenUp(db: Db): Promise<void> {
   for (const site of [...(await siteRepo(db).ids()), null]) {
     const [there, remembered] = [await auditRepo(db).endOf(site), readAuditEnd(site)];

@@ -36,7 +36,7 @@ export const ownEntry = (kind: 'signed-from' | 'restored', data: object, at: num
     ...{ id: requireEntryId(newId()), batch: null, at, by: INSTALLATION, kind, data },
   }) as unknown as NewEntry;
 
-/** Numbers what happened at the door so far, and writes down beside it which places and visits there are. */
+/** Numbers the audit events so far, and records the places and visits that there are. */
 async function sealRows(db: Db, site: string | null, at: number): Promise<void> {
   const events = await auditRepo(db).all(site);
   let end = await auditRepo(db).endOf(site);
@@ -49,12 +49,6 @@ async function sealRows(db: Db, site: string | null, at: number): Promise<void> 
     await auditRepo(db).audit({ event: 'visited', site, who: null, about: visitFacts(visit) }, at);
 }
 
-/** The same by a key that takes the place of one that is lost: nothing vouches for what was sealed by that. */
-export async function sealAllRowsAnew(db: Db, at: number): Promise<void> {
-  await db.updateTable('audit_event').set({ n: null, code: null }).execute();
-  await sealAllRows(db, at);
-}
-
 /** Seals the rows beside the logs of all sites, and what each calls itself and speaks. */
 export async function sealAllRows(db: Db, at: number): Promise<void> {
   const sites = await siteRepo(db).all();
@@ -63,6 +57,12 @@ export async function sealAllRows(db: Db, at: number): Promise<void> {
     await sealRows(db, site.id, at);
   }
   await sealRows(db, null, at);
+}
+
+/** The same after the key was lost and another one was made: what the old key sealed cannot be checked any more. */
+export async function sealAllRowsAnew(db: Db, at: number): Promise<void> {
+  await db.updateTable('audit_event').set({ n: null, code: null }).execute();
+  await sealAllRows(db, at);
 }
 
 /** Forgets the end of what happened of no site, where the database is a new one: it was emptied by a command, and nothing is missing. */

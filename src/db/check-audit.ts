@@ -3,7 +3,7 @@ import { canonicalJson } from '@/core/log/entry';
 import type { Db } from './client';
 import { auditRepo, type NumberedEvent } from './repositories/audit';
 import { inspectionRepo, visitFacts } from './repositories/inspections';
-import { memberRepo } from './repositories/members';
+import { memberRepo, type PlaceFacts } from './repositories/members';
 import {
   codeOfEvent,
   NO_EVENTS,
@@ -46,38 +46,46 @@ function findBroken(
   return [...faults, { code: 'AUDIT_LOST', seq: 0, id: `${site ?? 'no-site'}:${remembered.n}` }];
 }
 
-const isWritten = (about: Readonly<Record<string, unknown>>, facts: object): boolean =>
-  canonicalJson(about) === canonicalJson(facts);
+/** A person's place that is not as it was last set here. */
+export type ChangedPlace = {
+  readonly person: string;
+  /** As it is in the table; null: it is not there. */ readonly now: PlaceFacts | null;
+  /** As it was last set; null: it never was. */ readonly was: PlaceFacts | null;
+};
 
-/** Places of people that are another than was written down when they were given. */
-async function placeFaults(db: Db, site: string, events: readonly Event[]): Promise<ChainFault[]> {
-  const written = new Map<string, Event['about']>();
-  for (const { event, about } of events)
-    if (event === 'place-set') written.set(String(about.person), about);
-  const there = await memberRepo(db).placesOf(site);
-  const differing = there.filter((p) => !isWritten(written.get(p.person) ?? {}, p));
-  const gone = [...written.keys()].filter((id) => !there.some((p) => p.person === id));
-  return [...differing.map((p) => p.person), ...gone].map((id) => ({
-    ...{ code: 'PLACE_CHANGED' as const, seq: 0, id },
-  }));
+/** Places of people that differ from what was last set, each time that one was given, changed or ended. */
+export async function findChangedPlaces(db: Db, site: string): Promise<ChangedPlace[]> {
+  if (!hasMemory() || isBeforeSealedRows()) return [];
+  const set = await auditRepo(db).all(site, 'place-set');
+  const last = new Map(set.map(({ about }) => [String(about.person), about as PlaceFacts]));
+  const there = new Map((await memberRepo(db).placesOf(site)).map((p) => [p.person, p]));
+  return [...new Set([...last.keys(), ...there.keys()])]
+    .map((person) => ({
+      ...{ person, now: there.get(person) ?? null, was: last.get(person) ?? null },
+    }))
+    .filter(({ now, was }) => canonicalJson(now) !== canonicalJson(was));
 }
 
-/** Visits of inspectors that are another than was written down, or are gone. */
+const placeFaults = async (db: Db, site: string): Promise<ChainFault[]> =>
+  (await findChangedPlaces(db, site)).map(({ person }) => ({
+    ...{ code: 'PLACE_CHANGED', seq: 0, id: person },
+  }));
+
+/** Visits of inspectors that differ from the audit events of them, or are gone. */
 async function visitFaults(db: Db, site: string, events: readonly Event[]): Promise<ChainFault[]> {
-  const keyOf = (facts: object): string => canonicalJson(facts);
   const written = events.filter((e) => e.event === 'visited').map((e) => e.about);
   const there = (await inspectionRepo(db).visitsOf(site)).map(visitFacts);
-  const [asWritten, asKept] = [new Set(written.map(keyOf)), new Set(there.map(keyOf))];
+  const [asWritten, asKept] = [written, there].map((all) => new Set(all.map(canonicalJson)));
   const links = [
-    ...there.filter((v) => !asWritten.has(keyOf(v))).map((v) => v.link),
-    ...written.filter((v) => !asKept.has(keyOf(v))).map((v) => String(v.link)),
+    ...there.filter((v) => !asWritten?.has(canonicalJson(v))).map((v) => v.link),
+    ...written.filter((v) => !asKept?.has(canonicalJson(v))).map((v) => String(v.link)),
   ];
   return [...new Set(links)].map((id) => ({ code: 'VISIT_CHANGED' as const, seq: 0, id }));
 }
 
 /**
- * What happened at the door, held against its codes and against what the installation remembers of its end; and people's places and
- * inspectors' visits, held against what was written down of them there.
+ * Checks the audit events of a site by their codes and by the last one that the installation remembers, and compares people's roles
+ * and inspectors' visits with the audit events that recorded them.
  */
 export async function auditFaults(db: Db, site: string): Promise<ChainFault[]> {
   if (!hasMemory() || isBeforeSealedRows()) return [];
@@ -87,7 +95,7 @@ export async function auditFaults(db: Db, site: string): Promise<ChainFault[]> {
   return [
     ...findBroken(site, own, ends[0]),
     ...findBroken(null, nobodys, ends[1]),
-    ...(await placeFaults(db, site, own)),
+    ...(await placeFaults(db, site)),
     ...(await visitFaults(db, site, own)),
   ];
 }

@@ -18,7 +18,7 @@ const MOST_AT_ACCOUNTS = 6;
 /** Connections for turns at the logs. */
 const MOST_WRITING = 8;
 
-/** The pool of the role that has accounts and sessions, and the codes of sites; it sees nothing of what is logged. */
+/** The pool of the database role for accounts, sessions and the codes of sites, which may read no logged data. */
 export const theAccounts = (): Db =>
   (held.zealousAccounts ??= connect(env.accountsDatabaseUrl(), MOST_AT_ACCOUNTS));
 /** Connections of the application's role are taken for the site of whoever asks. */

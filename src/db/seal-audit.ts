@@ -2,7 +2,7 @@ import { canonicalJson } from '@/core/log/entry';
 import { signedFile } from '@/platform/signed-lines';
 import { codeOver } from './derived-code';
 
-/** An event at the door as far as it is sealed. */
+/** The fields of an audit event that its code covers. */
 export type SealedEvent = {
   readonly site: string | null;
   readonly id: string;

@@ -42,7 +42,7 @@ export const env = {
   hasOwnRoot: (): boolean => process.env.ZEALOUS_OWN_ROOT === '1',
   /** The development server evaluates scripts that are being edited. */
   develops: (): boolean => process.env.NODE_ENV === 'development',
-  /** The role that has accounts and sessions; the same as databaseUrl where there is none. */
+  /** URL of the database role that reads and writes accounts and sessions; databaseUrl where no such role is configured. */
   accountsDatabaseUrl: (): string => given('DATABASE_ACCOUNTS_URL') ?? env.databaseUrl(),
   /** The owner of the tables, for migrations; the same as databaseUrl where there is only one. */
   adminDatabaseUrl: (): string => process.env.DATABASE_ADMIN_URL ?? env.databaseUrl(),

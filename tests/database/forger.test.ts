@@ -1,6 +1,5 @@
 import { createHash } from 'node:crypto';
 import fs from 'node:fs';
-import os from 'node:os';
 import path from 'node:path';
 import { sql } from 'kysely';
 import { readBatchFile } from '@/core/formats/batch-file';
@@ -12,12 +11,12 @@ import { layHead } from '@/db/lay-head';
 import { logRepo } from '@/db/repositories/log';
 import { siteRepo } from '@/db/repositories/site';
 import { snapshotRepo } from '@/db/repositories/snapshots';
-import { beginMemory, keepMemoryVersion, readMemory } from '@/db/site-heads';
+import { readMemory } from '@/db/site-heads';
 import { rebuildSnapshots } from '@/db/write';
 import { newId } from '@/platform/ids';
-import { createSiteKey } from '@/platform/site-key';
 import { actAs, memberAccess } from '../support/access';
 import { asOwner, hashAnew, layUpHistory, type History } from '../support/history';
+import { makeKeyFolder, removeKeyFolder } from '../support/key';
 
 /** Whoever owns the database, and not the key beside it, writes a new history there. What lies beside the key shows it. */
 const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex');
@@ -25,17 +24,12 @@ let tmp: string;
 let kept: History;
 const beside = (name: string): string => path.join(tmp, `key.${name}`);
 beforeEach(async () => {
-  tmp = fs.mkdtempSync(path.join(os.tmpdir(), 'forger-'));
-  process.env.ZEALOUS_KEY = path.join(tmp, 'key.pem');
-  createSiteKey(process.env.ZEALOUS_KEY);
-  beginMemory();
-  keepMemoryVersion();
+  tmp = makeKeyFolder();
   kept = await layUpHistory();
 }, 60_000);
 afterEach(async () => {
   await kept.d.close();
-  delete process.env.ZEALOUS_KEY;
-  fs.rmSync(tmp, { recursive: true, force: true });
+  removeKeyFolder(tmp);
 });
 
 const site = async () => (await siteRepo(kept.d.t.app).byId(kept.site.id))!;

@@ -1,20 +1,19 @@
 import fs from 'node:fs';
-import os from 'node:os';
 import path from 'node:path';
 import { sql } from 'kysely';
 import { canonicalJson } from '@/core/log/entry';
 import { upgradeMemory } from '@/db/begin-memory';
-import { auditFaults } from '@/db/check-audit';
+import { auditFaults, findChangedPlaces } from '@/db/check-audit';
 import { checkLogAndKeep } from '@/db/check-log';
 import { auditRepo, type AuditEvent } from '@/db/repositories/audit';
 import { inspectionRepo } from '@/db/repositories/inspections';
 import { memberRepo } from '@/db/repositories/members';
 import { siteRepo } from '@/db/repositories/site';
 import { readAuditEnd } from '@/db/seal-audit';
-import { beginMemory, keepMemoryVersion } from '@/db/site-heads';
 import { newId } from '@/platform/ids';
-import { createSiteKey, siteKey } from '@/platform/site-key';
+import { siteKey } from '@/platform/site-key';
 import { layUpHistory, type History } from '../support/history';
+import { makeKeyFolder, removeKeyFolder } from '../support/key';
 
 /** Whoever owns the database changes what lies beside the log: who may do what, what happened at the door, visits, what a site speaks. */
 let tmp: string;
@@ -22,11 +21,7 @@ let kept: History;
 const LINK = newId();
 const ENDS = { [newId()]: { n: 3, hash: 'aa' } };
 beforeEach(async () => {
-  tmp = fs.mkdtempSync(path.join(os.tmpdir(), 'audit-'));
-  process.env.ZEALOUS_KEY = path.join(tmp, 'key.pem');
-  createSiteKey(process.env.ZEALOUS_KEY);
-  beginMemory();
-  keepMemoryVersion();
+  tmp = makeKeyFolder();
   kept = await layUpHistory();
   const { app } = kept.d.t;
   for (const [id, name] of [
@@ -43,8 +38,7 @@ beforeEach(async () => {
 }, 60_000);
 afterEach(async () => {
   await kept.d.close();
-  delete process.env.ZEALOUS_KEY;
-  fs.rmSync(tmp, { recursive: true, force: true });
+  removeKeyFolder(tmp);
 });
 
 const placeOf = (person: string, role: 'manager' | 'trainee' | 'crew') => ({
@@ -123,6 +117,23 @@ test.each([
 ])('%s: it is told', async (_, statements, code) => {
   for (const statement of statements.split('; ')) await asDatabaseOwner(statement);
   expect(await codes()).toContain(code);
+});
+
+test('whose role it is, what it was and what it is now are found for the page of people', async () => {
+  const { app } = kept.d.t;
+  const tad = { person: 'p-tad', name: 'Tad', partner: '' };
+  expect(await findChangedPlaces(app, kept.site.id)).toEqual([]);
+  await asDatabaseOwner(`update member set role = 'manager' where person = 'p-tad'`);
+  expect(await findChangedPlaces(app, kept.site.id)).toEqual([
+    { person: 'p-tad', now: { ...tad, role: 'manager' }, was: { ...tad, role: 'trainee' } },
+  ]);
+  // A manager who saves the role has decided it.
+  await memberRepo(app).setMember(placeOf('p-tad', 'crew'), 8_000);
+  expect(await findChangedPlaces(app, kept.site.id)).toEqual([]);
+  await asDatabaseOwner(`delete from member where person = 'p-tad'`);
+  expect(await findChangedPlaces(app, kept.site.id)).toEqual([
+    { person: 'p-tad', now: null, was: { ...tad, role: 'crew' } },
+  ]);
 });
 
 test('a place that was given, and its line taken out again, is told: the role falls back and the last line is missed', async () => {

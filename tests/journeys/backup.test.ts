@@ -1,6 +1,5 @@
 import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
-import os from 'node:os';
 import path from 'node:path';
 import { sql } from 'kysely';
 import { layUpDemo } from '../../demo/lay-up';
@@ -9,11 +8,11 @@ import { auditFaults } from '@/db/check-audit';
 import { auditRepo } from '@/db/repositories/audit';
 import { chainRepo } from '@/db/repositories/chain';
 import { siteRepo } from '@/db/repositories/site';
-import { beginMemory, keepMemoryVersion, readMemory } from '@/db/site-heads';
+import { readMemory } from '@/db/site-heads';
 import { writeEntries } from '@/db/write';
 import { newId } from '@/platform/ids';
-import { createSiteKey } from '@/platform/site-key';
 import { aSite, freshDatabase } from '../support/database';
+import { makeKeyFolder, removeKeyFolder } from '../support/key';
 
 /** Backing up and restoring a whole site by the command, and what a restored one is held against. */
 const ROOT = path.resolve(__dirname, '../..');
@@ -24,18 +23,13 @@ const bins = (): string => {
 let tmp: string;
 let from: Awaited<ReturnType<typeof freshDatabase>>;
 beforeAll(async () => {
-  tmp = fs.mkdtempSync(path.join(os.tmpdir(), 'backup-'));
-  process.env.ZEALOUS_KEY = path.join(tmp, 'key.pem');
-  createSiteKey(process.env.ZEALOUS_KEY);
-  beginMemory();
-  keepMemoryVersion();
+  tmp = makeKeyFolder();
   from = await freshDatabase();
   await layUpDemo(from.admin, Date.now());
 }, 120_000);
 afterAll(async () => {
-  delete process.env.ZEALOUS_KEY;
   await from.drop();
-  fs.rmSync(tmp, { recursive: true, force: true });
+  removeKeyFolder(tmp);
 });
 
 type Ran = { readonly status: number | null; readonly out: string };

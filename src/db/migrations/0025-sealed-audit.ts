@@ -1,8 +1,8 @@
 import { sql, type Kysely } from 'kysely';
 
 /**
- * What happened at the door of a site bears a number in the site's own sequence and a code over it and the one before: a line that is
- * changed, put in or taken out of the middle is seen. Those from before are numbered once, at the upgrade.
+ * Each audit event has a number in its site's sequence and a code over itself and the event before it, so that one that is changed,
+ * added or deleted in the database is detected. Older events are numbered once, at the upgrade.
  */
 const STATEMENTS = [
   `alter table audit_event add column n bigint, add column code text`,

@@ -6,8 +6,8 @@ const OF_ACCOUNTS = '"user", "session", "account", "verification", "twoFactor", 
 const READ_OF_A_PERSON = '"id", "name", "username", "twoFactorEnabled"';
 
 /**
- * Accounts and sessions are for a role of their own, with connections of its own: whoever comes by the application's role reads no
- * password's hash and opens no session. With a database of one's own that has no such role, all is as before.
+ * Accounts and sessions belong to a database role of their own: a query that is run with the application's role reads no password
+ * hash and opens no session. Where that role does not exist, the application's role keeps its rights.
  */
 export async function up(db: Kysely<unknown>): Promise<void> {
   await sql`do $$ begin

@@ -6,7 +6,8 @@ import { sql, type Kysely } from 'kysely';
  * role, the application's role asks for it.
  */
 const STATEMENTS = [
-  `create table site_code (site uuid primary key, code text not null default encode(sha256(uuid_send(gen_random_uuid()) || uuid_send(gen_random_uuid())), 'hex'))`,
+  `create table site_code (site uuid primary key, code text not null
+    default encode(sha256(uuid_send(gen_random_uuid()) || uuid_send(gen_random_uuid())), 'hex'))`,
   // Made when it is first asked for, so that there is one before the site itself is written.
   `create function code_of_site(which uuid) returns text language plpgsql security definer set search_path = public as $$
     declare found_code text;

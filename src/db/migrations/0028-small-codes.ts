@@ -1,6 +1,6 @@
 import { sql, type Kysely } from 'kysely';
 
-/** A small picture bears a code over what it was made of and what it is. One without any is made anew from the whole picture when it is asked for. */
+/** The code over a small picture and the one it was made of. A small picture without a code is made again from the whole one when requested. */
 export async function up(db: Kysely<unknown>): Promise<void> {
   await sql`alter table photo add column small_code text`.execute(db);
 }

@@ -11,8 +11,8 @@ import {
 } from '../seal-audit';
 
 /**
- * What is written down beside the rows of other tables, for a check to hold them against: a person's place and name, an inspector's
- * visit, and numbers that a backup gave up.
+ * Recorded for checks alone, which compare other tables with them: a person's role and name, an inspector's visit, and the numbers
+ * that were given up when a backup was restored.
  */
 type OwnAuditEvent = 'place-set' | 'visited' | 'restored';
 const OWN: readonly OwnAuditEvent[] = ['place-set', 'visited', 'restored'];
@@ -88,12 +88,16 @@ export const auditRepo = (db: Db) => ({
   },
   /** Where the events of a site, or of no site, end. */
   endOf: (site: string | null): Promise<AuditEnd> => endOf(db, site),
-  /** All events of a site, or of no site, in their order; those without a number first. */
-  async all(site: string | null): Promise<readonly (SealedEvent & NumberedEvent)[]> {
+  /** All events of a site, or of no site, in their order; those without a number first. @param event of one kind alone */
+  async all(
+    site: string | null,
+    event?: OwnAuditEvent,
+  ): Promise<readonly (SealedEvent & NumberedEvent)[]> {
     const rows = await db
       .selectFrom('audit_event')
       .selectAll()
       .where('site', site === null ? 'is' : '=', site)
+      .$if(event !== undefined, (q) => q.where('event', '=', event ?? ''))
       .orderBy('n', (o) => o.asc().nullsFirst())
       .orderBy('at')
       .orderBy('id')

@@ -19,7 +19,7 @@ export type SinceVisit =
   | { readonly batch: string; readonly is: 'same' | 'changed' }
   | { readonly batch: string; readonly is: 'added'; readonly n: number };
 
-/** What is written down of a visit: by which link, when, and what its table must hold. */
+/** What the audit event of a visit records: by which link, when, and the digest of what was seen. */
 export const visitFacts = ({ link, at, ends }: KeptVisit) => ({
   ...{ link, at: isoOf(at), ends: sha256(canonicalJson(ends)) },
 });
@@ -83,7 +83,7 @@ export const inspectionRepo = (db: Db) => ({
       .executeTakeFirst();
     return row ? { at: row.at.getTime(), ends: row.ends } : null;
   },
-  /** Keeps what is seen at a visit, and writes it down beside the table. */
+  /** Saves what is seen at a visit, and records the visit as an audit event. */
   keepVisit: (site: string, link: string, at: number, ends: BatchEnds): Promise<void> =>
     keepVisit(db, site, { link, at, ends }),
   /** Every visit that is kept of a site. */

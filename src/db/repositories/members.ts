@@ -22,7 +22,7 @@ export type Membership = {
   readonly partner: string | null;
 };
 
-/** A person's place as a check holds it against the table: what is written down with each change of it. */
+/** What an audit event records of a person's place with each change of it, for a check to compare the table with. */
 export type PlaceFacts = {
   readonly person: string;
   readonly name: string;
@@ -43,7 +43,7 @@ async function placesOf(db: Db, site: string): Promise<PlaceFacts[]> {
   }));
 }
 
-/** Writes a person's place down beside the table, where a change by somebody else's hand is seen. */
+/** Records a person's place as an audit event, so that a later change of the table alone is detected. */
 export async function recordPlace(db: Db, site: string, person: string, at: number): Promise<void> {
   const facts = (await placesOf(db, site)).find((p) => p.person === person);
   if (facts) await auditRepo(db).audit({ event: 'place-set', site, who: null, about: facts }, at);

@@ -54,6 +54,12 @@ export const enPeople = {
     '{hasUsername, select, yes {Signs in as {username}. Here} other {Here}} since {since}.',
   notYourself:
     'You cannot change your own role or take yourself off: nobody might be left to let people in. Ask another manager.',
+  placeChanged:
+    'Changed in the database: {now}. Last saved here: {was}. Save the role again, or take them off the site.',
+  placeAdded:
+    'Added in the database, and not by a manager: {now}. Take them off the site, or save the role.',
+  placeGone:
+    'Removed in the database, and not by a manager: {was}. Invite them again if they belong here.',
   whatHappened: 'Sign-ins, links and changes',
   somebody: 'Somebody',
   eventSignedIn: '{who} signed in',

@@ -16,10 +16,10 @@ export const enTrust = {
   memoryGone:
     'The file of signed log ends beside the key is gone. Without it, nobody can see whether the log was written anew.',
   auditChanged:
-    'A line of the list of sign-ins and changes was changed, added or deleted in the database.',
-  auditLost: 'The last lines of the list of sign-ins and changes are gone from the database.',
+    'A line of ‘Sign-ins, links and changes’ was changed, added or deleted in the database.',
+  auditLost: 'The last lines of ‘Sign-ins, links and changes’ are gone from the database.',
   placeChanged:
-    'Somebody’s name or role was changed in the database, and not by a manager. See ‘People and phones’.',
+    'Somebody’s name or role was changed in the database, and not by a manager. ‘People and phones’ says whose.',
   visitChanged: 'A visit of an inspector was changed, added or deleted in the database.',
   witness: '{by}’s device saw another log at entry {seq} ({at}).',
   doesNotFit: 'The log of this site does not fit',

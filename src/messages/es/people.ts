@@ -57,6 +57,12 @@ export const esPeople = {
     '{hasUsername, select, yes {Entra como {username}. Aquí} other {Aquí}} desde {since}.',
   notYourself:
     'No puedes cambiar tu propia función ni quitarte: quizá no quedaría nadie que deje entrar a otros. Pídelo a otra persona de la dirección.',
+  placeChanged:
+    'Se cambió en la base de datos: {now}. Lo último guardado aquí: {was}. Guarda la función otra vez o quítale del sitio.',
+  placeAdded:
+    'Se añadió en la base de datos, y no por quien dirige el sitio: {now}. Quítale del sitio o guarda la función.',
+  placeGone:
+    'Se quitó en la base de datos, y no por quien dirige el sitio: {was}. Invítale otra vez si le corresponde.',
   whatHappened: 'Sesiones, enlaces y cambios',
   somebody: 'Alguien',
   eventSignedIn: '{who} inició sesión',

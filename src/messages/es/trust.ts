@@ -16,11 +16,10 @@ export const esTrust = {
   memoryGone:
     'El archivo de finales firmados junto a la clave ya no está. Sin él, nadie puede ver si el registro se escribió de nuevo.',
   auditChanged:
-    'Una línea de la lista de entradas y cambios se cambió, se añadió o se borró en la base de datos.',
-  auditLost:
-    'Las últimas líneas de la lista de entradas y cambios ya no están en la base de datos.',
+    'Una línea de ‘Sesiones, enlaces y cambios’ se cambió, se añadió o se borró en la base de datos.',
+  auditLost: 'Las últimas líneas de ‘Sesiones, enlaces y cambios’ ya no están en la base de datos.',
   placeChanged:
-    'El nombre o la función de alguien se cambió en la base de datos, y no por quien dirige el sitio. Mira ‘Personas y teléfonos’.',
+    'El nombre o la función de alguien se cambió en la base de datos, y no por quien dirige el sitio. ‘Personas y teléfonos’ dice de quién.',
   visitChanged: 'Una visita de inspección se cambió, se añadió o se borró en la base de datos.',
   witness: 'El aparato de {by} vio otro registro en el asiento {seq} ({at}).',
   doesNotFit: 'El registro de este sitio no cuadra',

@@ -1,6 +1,8 @@
 import { currentAccess, theDb } from '@/db/context';
+import type { MemberRole } from '@/core/log/entered-by';
+import { findChangedPlaces, type ChangedPlace } from '@/db/check-audit';
 import { auditRepo, type ShownEvent } from '@/db/repositories/audit';
-import type { Member } from '@/db/repositories/members';
+import type { Member, PlaceFacts } from '@/db/repositories/members';
 import { type Invitation } from '@/db/repositories/invitations';
 import { dayText, whenText } from '@/core/quantity/format';
 import { say } from '@/messages/say';
@@ -55,6 +57,18 @@ function eventText(event: ShownEvent['event'], who: string): string {
   }
 }
 
+const nameAndRole = ({ name, role }: PlaceFacts): string =>
+  `${name}, ${roleName(role as MemberRole)}`;
+
+/** What somebody changed in the database about a person's place, with what to do; one whose role is empty has ended. */
+function changedText({ now, was }: ChangedPlace): string | null {
+  const [present, before] = [now, was].map((p) => (p === null || p.role === '' ? null : p));
+  if (present && before)
+    return say('people.placeChanged', { now: nameAndRole(present), was: nameAndRole(before) });
+  if (present) return say('people.placeAdded', { now: nameAndRole(present) });
+  return before ? say('people.placeGone', { was: nameAndRole(before) }) : null;
+}
+
 const detailOf = (m: Member, timeZone: string): string =>
   [
     say('people.memberDetail', {
@@ -81,9 +95,10 @@ export async function peopleView(
     traineesCountAtOnce: boolean;
   },
 ): Promise<PeopleView> {
-  const [screen, events, { person }] = await Promise.all([
+  const [screen, events, changed, { person }] = await Promise.all([
     loadPeople(id),
     auditRepo(theDb()).auditEvents(id, EVENTS),
+    findChangedPlaces(theDb(), id),
     currentAccess(),
   ]);
   const named = new Map(screen.members.map((m) => [m.person, m.name]));
@@ -93,6 +108,7 @@ export async function peopleView(
       ...{ isSelf: m.person === person?.id, hasUsername: m.username !== null },
       detail: detailOf(m, timeZone),
     })),
+    changed: changed.flatMap((place) => changedText(place) ?? []),
     invitations: screen.invitations.map((i) => ({ id: i.id, text: invitationText(i, timeZone) })),
     devices: screen.devices.map((d) => ({
       ...{ id: d.id, name: d.name },

@@ -18,6 +18,7 @@ export type PeopleView = {
     readonly isSelf: boolean;
     /** Whether they sign in by a password. */ readonly hasUsername: boolean;
   }[];
+  /** What somebody changed in the database about their places. */ readonly changed: readonly string[];
   readonly invitations: readonly { readonly id: string; readonly text: string }[];
   readonly devices: readonly {
     readonly id: string;
@@ -81,7 +82,7 @@ export function People({ view }: { view: PeopleView }) {
         <ProblemNote text={view.problem} />
         {view.made && <Made made={view.made} />}
       </header>
-      <Members members={view.members} sendsMail={view.sendsMail} />
+      <Members members={view.members} changed={view.changed} sendsMail={view.sendsMail} />
       <div className="flex flex-col gap-7">
         <Invite sendsMail={view.sendsMail} typed={view.typed} />
         <Phones devices={view.devices} />
@@ -120,9 +121,18 @@ const Made = ({ made }: { made: NonNullable<PeopleView['made']> }) => (
   </section>
 );
 
-const Members = ({ members, sendsMail }: Pick<PeopleView, 'members' | 'sendsMail'>) => (
+const Members = ({
+  members,
+  changed,
+  sendsMail,
+}: Pick<PeopleView, 'members' | 'changed' | 'sendsMail'>) => (
   <section className="flex flex-col" aria-label={say('people.people')}>
     <h2>{say('people.people')}</h2>
+    {changed.map((text) => (
+      <p key={text} role="alert" className="marked font-semibold">
+        {text}
+      </p>
+    ))}
     {members.map((m) => (
       <div key={m.id} className="ruled py-3 flex flex-col gap-2" data-testid="member">
         <p>
