@@ -9,6 +9,7 @@ import { auditRepo, type AuditEvent } from '@/db/repositories/audit';
 import { inspectionRepo } from '@/db/repositories/inspections';
 import { memberRepo } from '@/db/repositories/members';
 import { siteRepo } from '@/db/repositories/site';
+import { snapshotRepo } from '@/db/repositories/snapshots';
 import { readAuditEnd } from '@/db/seal-audit';
 import { newId } from '@/platform/ids';
 import { siteKey } from '@/platform/site-key';
@@ -134,6 +135,16 @@ test('whose role it is, what it was and what it is now are found for the page of
   expect(await findChangedPlaces(app, kept.site.id)).toEqual([
     { person: 'p-tad', now: null, was: { ...tad, role: 'crew' } },
   ]);
+});
+
+test('two roles that were changed are one sentence on every page', async () => {
+  const { app } = kept.d.t;
+  await asDatabaseOwner(`update member set role = 'crew'`);
+  const site = (await siteRepo(app).byId(kept.site.id))!;
+  expect((await checkLogAndKeep(app, site, Date.now())).faults).toHaveLength(2);
+  const { openFaultTexts } = await import('@/entry/server/trust');
+  const said = await openFaultTexts(site, await snapshotRepo(app).siteState(site));
+  expect(said).toEqual([expect.stringMatching(/name or role was changed in the database/)]);
 });
 
 test('a place that was given, and its line taken out again, is told: the role falls back and the last line is missed', async () => {

@@ -99,10 +99,11 @@ export async function isOpenNote(
   );
 }
 
-/** At most a few of them, and how many more there are. */
-function shorten(texts: readonly string[]): string[] {
+/** At most a few different ones, and how many more there are. */
+function shorten(all: readonly string[]): string[] {
+  const texts = [...new Set(all)];
   return texts.length <= NAMED
-    ? [...texts]
+    ? texts
     : [...texts.slice(0, NAMED), say('trust.andMore', { n: texts.length - NAMED })];
 }
 

@@ -19,7 +19,7 @@ export const enTrust = {
     'A line of ‘Sign-ins, links and changes’ was changed, added or deleted in the database.',
   auditLost: 'The last lines of ‘Sign-ins, links and changes’ are gone from the database.',
   placeChanged:
-    'Somebody’s name or role was changed in the database, and not by a manager. ‘People and phones’ says whose.',
+    'Somebody’s name or role was changed in the database, and not by a manager. Check ‘People and phones’.',
   visitChanged: 'A visit of an inspector was changed, added or deleted in the database.',
   witness: '{by}’s device saw another log at entry {seq} ({at}).',
   doesNotFit: 'The log of this site does not fit',

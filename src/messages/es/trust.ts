@@ -19,7 +19,7 @@ export const esTrust = {
     'Una línea de ‘Sesiones, enlaces y cambios’ se cambió, se añadió o se borró en la base de datos.',
   auditLost: 'Las últimas líneas de ‘Sesiones, enlaces y cambios’ ya no están en la base de datos.',
   placeChanged:
-    'El nombre o la función de alguien se cambió en la base de datos, y no por quien dirige el sitio. ‘Personas y teléfonos’ dice de quién.',
+    'El nombre o la función de alguien se cambió en la base de datos, y no por quien dirige el sitio. Revisa ‘Personas y teléfonos’.',
   visitChanged: 'Una visita de inspección se cambió, se añadió o se borró en la base de datos.',
   witness: 'El aparato de {by} vio otro registro en el asiento {seq} ({at}).',
   doesNotFit: 'El registro de este sitio no cuadra',
