@@ -13,7 +13,9 @@ import { partnersFor, tooSmall } from './partners';
 import { courseFor, diagnosesOf, isLive, reheatTestOf } from './situation';
 import { tasksOf } from './tasks';
 import { turnAdvice } from './turn';
-import { adviceWords, claimText, courseText, stageText } from './words';
+import { adviceWords } from '../../telling/status/advice';
+import { claimText } from '../../telling/status/claim';
+import { courseText, stageText } from '../../telling/status/stage';
 import { batchId } from '../../../tests/support/ids';
 
 /** What a person says, and what the readings say beside it. */

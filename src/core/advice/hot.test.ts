@@ -1,6 +1,6 @@
 import { ago, heat, HOUR, NOW } from '../../../tests/support/situation';
 import { hotAdvice, type HotSituation } from './hot';
-import { hotWords } from './words';
+import { hotWords } from '../../telling/status/hot';
 
 const at = (s: Partial<HotSituation>): HotSituation => ({
   now: NOW,

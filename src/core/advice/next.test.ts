@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { adviceWords } from './words';
+import { adviceWords } from '../../telling/status/advice';
 import { nextAdvice } from './next';
 import { STAGES } from './stage';
 import { TEMPLATES } from './templates';

@@ -13,7 +13,7 @@ import {
 } from '../../../tests/support/situation';
 import { ordersOf, type Order } from './orders';
 import { GROUPS, availableLabourAt, shareOut, tasksOf, type HeapCard, type Task } from './tasks';
-import { costText, taskWords } from './words';
+import { costText, taskWords } from '../../telling/status/tasks';
 import { batchId } from '../../../tests/support/ids';
 
 const NONE = { chores: [], probes: [] };

@@ -11,7 +11,7 @@ import {
 } from '../../../tests/support/situation';
 import { TEMPLATES } from './templates';
 import { turnAdvice, type TurnAdvice } from './turn';
-import { reasonText } from './words';
+import { reasonText } from '../../telling/status/turn';
 
 const advise = (c: Change): TurnAdvice => turnAdvice(situation(c));
 const falling = (perDay: number, now = 60): ReturnType<typeof heat>[] =>

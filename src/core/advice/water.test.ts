@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { ago, NOW, template } from '../../../tests/support/situation';
 import { waterToAdd } from '../mix/mix';
 import { coolsBy, waterAdvice, type WaterSituation } from './water';
-import { waterWords } from './words';
+import { waterWords } from '../../telling/status/water';
 
 const at = (s: Partial<WaterSituation>): WaterSituation => ({
   now: NOW,

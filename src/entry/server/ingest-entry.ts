@@ -10,7 +10,7 @@ import {
 } from '@/core/log/entry';
 import { hasReading, type BatchState } from '@/core/log/fold';
 import { claimOf } from '@/core/advice/claim';
-import { readingDoubtText } from '@/core/advice/words';
+import { readingDoubtText } from '@/telling/status/claim';
 import { createBatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { ownRulesOf } from '@/core/formats/batch-file';
 import { findRule } from '@/core/rules/library';

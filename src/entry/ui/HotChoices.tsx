@@ -1,4 +1,4 @@
-import type { HotWords } from '@/core/advice/words';
+import type { HotWords } from '@/telling/status/hot';
 
 /** Why a heap is too hot, what may be done about it, and what comes after. */
 export function HotChoices({ hot }: { hot: HotWords }) {

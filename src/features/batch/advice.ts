@@ -18,24 +18,25 @@ import {
   type Situation,
 } from '@/core/advice/situation';
 import { reboundsOf } from '@/core/advice/trend';
+import { adviceWords } from '@/telling/status/advice';
 import {
-  adviceWords,
   CAUSE_WORDS,
-  COUNT_WORDS,
-  courseText,
   FIX_WORDS,
-  hotWords,
-  reasonText,
-  SCHOOL_WORDS,
   signText,
-  stageText,
   SYMPTOM_WORDS,
   trialText,
+} from '@/telling/status/diagnosis';
+import { hotWords } from '@/telling/status/hot';
+import { courseText, stageText } from '@/telling/status/stage';
+import {
+  COUNT_WORDS,
+  reasonText,
+  SCHOOL_WORDS,
   turnHeading,
   voiceText,
-  waterWords,
   windowText,
-} from '@/core/advice/words';
+} from '@/telling/status/turn';
+import { waterWords } from '@/telling/status/water';
 import { FIXED_WORDS } from '@/core/words/acts';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { BatchAssessment } from '@/core/snapshot/assess-batch';

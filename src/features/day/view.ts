@@ -6,13 +6,8 @@ import {
   type Task,
   type TaskKind,
 } from '@/core/advice/tasks';
-import {
-  costText,
-  GROUP_WORDS,
-  TASK_WORDS,
-  taskWords,
-  type AdviceWords,
-} from '@/core/advice/words';
+import { type AdviceWords } from '@/telling/status/advice';
+import { costText, GROUP_WORDS, TASK_WORDS, taskWords } from '@/telling/status/tasks';
 import { DEFER_WORDS } from '@/core/words/acts';
 import { checkDue } from '@/core/evidence/drift';
 import type { SiteState } from '@/core/log/fold';

@@ -1,5 +1,5 @@
 import { hotOf, isDangerous } from '@/core/advice/situation';
-import { hotWords } from '@/core/advice/words';
+import { hotWords } from '@/telling/status/hot';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { CAUTION } from '@/core/words/caution';
 import type { Locale } from '@/core/words/note';

@@ -1,4 +1,4 @@
-import type { AdviceWords } from '@/core/advice/words';
+import type { AdviceWords } from '@/telling/status/advice';
 
 /** A plot of the yard: what stands in a bay, how far it is, what to do. */
 export type Plot = {

@@ -15,7 +15,7 @@ import {
   dayText,
 } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
-import { adviceWords, type AdviceWords } from '@/core/advice/words';
+import { adviceWords, type AdviceWords } from '@/telling/status/advice';
 import type { Locale } from '@/core/words/note';
 import { progressText, turningsText, uncounted } from '@/core/evidence/verdict-words';
 import type { Plot } from './plot';

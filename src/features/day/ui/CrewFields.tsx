@@ -3,7 +3,7 @@ import { currentUnits, say } from '@/messages/say';
 import { signOf } from '@/core/quantity/typed-quantity';
 import type { ReactNode } from 'react';
 import { USUAL_LIMITS } from '@/core/advice/templates';
-import { CHORE_WORDS } from '@/core/advice/words';
+import { CHORE_WORDS } from '@/telling/status/tasks';
 import { CHORES } from '@/core/log/shapes';
 import { Field } from '@/ui/Field';
 import {

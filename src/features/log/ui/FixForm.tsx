@@ -2,7 +2,7 @@
 import { say } from '@/messages/say';
 import { useTyped } from '@/ui/draft';
 import { FIXES, type Fix } from '@/core/log/kinds/vocabulary';
-import { FIX_WORDS } from '@/core/advice/words';
+import { FIX_WORDS } from '@/telling/status/diagnosis';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';

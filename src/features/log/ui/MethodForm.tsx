@@ -3,7 +3,7 @@ import { say } from '@/messages/say';
 import { libraryText } from '@/messages/library-text';
 import { useTyped } from '@/ui/draft';
 import { shortScheduleTexts } from '@/core/advice/schedule';
-import { SCHOOL_WORDS } from '@/core/advice/words';
+import { SCHOOL_WORDS } from '@/telling/status/turn';
 import { KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
 import { useEntry } from '@/entry/ui/useEntry';
 

@@ -1,6 +1,6 @@
 import { say } from '@/messages/say';
 import { claimOf } from '@/core/advice/claim';
-import { readingDoubtText } from '@/core/advice/words';
+import { readingDoubtText } from '@/telling/status/claim';
 import { outDoubtOf } from '@/core/lots/decision';
 import { CROP_FAMILY_WORDS, OUT_DOUBT_WORDS } from '@/core/words/lots';
 import { localInput } from '@/core/quantity/calendar';

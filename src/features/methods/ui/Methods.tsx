@@ -8,7 +8,7 @@ import { shownQuantity, signOf, typedQuantity } from '@/core/quantity/typed-quan
 import { upperFirst } from '@/core/quantity/format';
 import { useState } from 'react';
 import { TRIGGERS, type MethodTemplate, type Trigger } from '@/core/log/shapes';
-import { SCHOOL_WORDS } from '@/core/advice/words';
+import { SCHOOL_WORDS } from '@/telling/status/turn';
 import { keysOf } from '@/core/words/feel';
 import { ExpectBand } from '@/charts/ExpectBand';
 import { submitOrQueue } from '@/outbox/keep';

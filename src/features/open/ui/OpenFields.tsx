@@ -3,7 +3,7 @@ import { currentUnits, say } from '@/messages/say';
 import { libraryText } from '@/messages/library-text';
 import { figureWithUnit } from '@/core/quantity/format';
 import { signOf } from '@/core/quantity/typed-quantity';
-import { SCHOOL_WORDS } from '@/core/advice/words';
+import { SCHOOL_WORDS } from '@/telling/status/turn';
 import { type TempUnit } from '@/core/units/units';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';

@@ -1,7 +1,7 @@
 import { say } from '@/messages/say';
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
 import { tasksOf, shareOut, availableLabourAt, type Task } from '@/core/advice/tasks';
-import { taskWords, TASK_WORDS } from '@/core/advice/words';
+import { taskWords, TASK_WORDS } from '@/telling/status/tasks';
 import type { SiteState } from '@/core/log/fold';
 import { weekdayOf } from '@/core/quantity/calendar';
 import { MS } from '@/core/quantity/instant';

@@ -1,5 +1,5 @@
 import { hotOf } from '@/core/advice/situation';
-import { hotWords } from '@/core/advice/words';
+import { hotWords } from '@/telling/status/hot';
 import { Card } from '../../ui/Card';
 import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';

@@ -1,0 +1,158 @@
+import type { Course, ReheatTest } from '@/core/advice/course';
+import type { Stage, StageCode } from '@/core/advice/stage';
+import type { EndReason } from '@/core/log/entry';
+import { listText, soonText, tempText } from '@/core/quantity/format';
+import { END_WORDS } from '@/core/words/acts';
+import type { Locale } from '@/core/words/note';
+import { currentUnits, say } from '@/messages/say';
+
+const STAGE_WORDS: Readonly<Record<StageCode, string>> = {
+  get building() {
+    return say('advice.beingBuilt');
+  },
+  get heating() {
+    return say('advice.notHotYet');
+  },
+  get hot() {
+    return say('advice.hotInside');
+  },
+  get cooling() {
+    return say('advice.cooling');
+  },
+  get dormant() {
+    return say('advice.dormantFrozen');
+  },
+  get curing() {
+    return say('advice.curing');
+  },
+  get ready() {
+    return say('advice.markedReady');
+  },
+  get 'on-hold'() {
+    return say('advice.onHold');
+  },
+  get released() {
+    return say('advice.released');
+  },
+  get ended() {
+    return say('advice.finished');
+  },
+};
+
+/** Under the size below which hardly a pile stays hot, in the words of the system. */
+const smallText = (): string =>
+  currentUnits().system === 'us' ? say('advice.underACubicYard') : say('advice.underACubicMeter');
+
+const NO_TEST = {
+  get small() {
+    return smallText();
+  },
+  get 'size-unknown'() {
+    return say('advice.ofUnknownSize');
+  },
+  dry: 'dry',
+  get 'not-squeezed'() {
+    return say('advice.withoutRecentSqueezeTest');
+  },
+} as const;
+
+const FIRST_PUT_RIGHT = {
+  get small() {
+    return say('advice.addOrJoinWithAnother');
+  },
+  get 'size-unknown'() {
+    return say('advice.measureIt');
+  },
+  get dry() {
+    return say('advice.waterIt2');
+  },
+  get 'not-squeezed'() {
+    return say('advice.doASqueezeTest');
+  },
+} as const;
+
+/** Whether staying cool shows that a heap has worked through, and what would show it. */
+function reheatText(t: ReheatTest, { timeZone, now }: Locale): string {
+  switch (t.code) {
+    case 'SHOWS_NOTHING':
+      return say('advice.thatStaysCoolShowsNothing', {
+        why: listText(t.why.map((w) => NO_TEST[w])),
+        why2: listText(t.why.map((w) => FIRST_PUT_RIGHT[w])),
+      });
+    case 'NOT_TURNED':
+      return say('advice.turnOnceMoreTakeTemperatures');
+    case 'READ_ON':
+      return say('advice.turnedTakeTemperaturesUntilIf', {
+        turnedAt: soonText(timeZone, t.turnedAt, now),
+        until: soonText(timeZone, t.until, now),
+      });
+    case 'STAYED_COOL':
+      return say('advice.moistBigEnoughTurnedDid', {
+        turnedAt: soonText(timeZone, t.turnedAt, now),
+        checks: t.checks,
+      });
+  }
+}
+
+/** A reading against what is expected of this heap at its age. */
+export function courseText(
+  c: Course,
+  method: string,
+  locale: Locale,
+  reheat: ReheatTest | null = null,
+): string {
+  const { unit } = locale;
+  const day = say('advice.day', { ageDays: Math.floor(c.ageDays) + 1 });
+  const band = say('advice.to', { lowC: tempText(c.lowC, unit), highC: tempText(c.highC, unit) });
+  const air =
+    c.airC === null
+      ? ''
+      : say('advice.aboveOtherAir', {
+          coreC: Math.round(Math.abs(c.coreC - c.airC) * (unit === 'F' ? 1.8 : 1)),
+          unit,
+          coreC2: c.coreC >= c.airC ? 'above' : 'other',
+        });
+  const is = `${tempText(c.coreC, unit)}${air}`;
+  switch (c.code) {
+    case 'TOO_YOUNG':
+      return say('advice.tooEarlyToTell', { is });
+    case 'ON_COURSE':
+      return say('advice.onCourseExpectedAtOn', { is, method, band, day });
+    case 'HOTTER':
+      return say('advice.hotterThanExpectedThisMethod', { is, band, day });
+    case 'COOLER':
+      return say('advice.coolerThanExpectedThisMethod', { is, band, day });
+    case 'JUST_TURNED':
+      return say('advice.justAfterTurningExpectedOn', { is, band, day });
+    case 'NEAR_END':
+      return say('advice.nearItsEndOn', {
+        is,
+        day,
+        reheat: reheat ? reheatText(reheat, locale) : '',
+      }).trim();
+    case 'AT_AIR':
+      return say('advice.asCoolAsAirOn', {
+        is,
+        day,
+        reheat: reheat ? reheatText(reheat, locale) : '',
+      }).trim();
+  }
+}
+
+/** Where it stands in its life, by the entry or the reading that says so. @param read whether it was read since its clock began */
+export function stageText(s: Stage, { timeZone, now }: Locale, read: boolean): string {
+  const since = soonText(timeZone, s.since, now);
+  if (s.code === 'heating')
+    return read
+      ? say('advice.started', { heating: STAGE_WORDS.heating, since })
+      : say('advice.noTemperaturesYetStarted', { since });
+  if (s.by !== null && (s.code === 'ready' || s.code === 'curing'))
+    return say('advice.by', { stagewords: STAGE_WORDS[s.code], by: s.by, since });
+  return s.reason === null
+    ? say('advice.since', { stagewords: STAGE_WORDS[s.code], since })
+    : say('advice.since2', {
+        stagewords: STAGE_WORDS[s.code],
+        since,
+        endwords: s.code === 'ended' ? END_WORDS[s.reason as EndReason] : s.reason,
+      });
+}
