@@ -52,8 +52,23 @@ const rules = LAW.flatMap(({ folder, may, packages }) => {
   ];
 });
 
+/** What is said of a batch comes from its status: the modules that it is worked out by are reached through core/status alone. */
+const BEHIND_STATUS =
+  '^src/core/advice/(situation|stage|course|claim|next|turn|water|tasks|hot|diagnose|acts)[.]ts$';
+const statusRule = {
+  name: 'status',
+  severity: 'error',
+  comment: 'above the core, what is said of a batch is a field of its status; types pass',
+  from: { path: '^src/(?!core/)', pathNot: '([.]test[.]ts$|^src/db/)' },
+  to: { path: BEHIND_STATUS, dependencyTypesNot: ['type-only'] },
+};
+
 module.exports = {
-  forbidden: [{ name: 'no cycles', severity: 'error', from: {}, to: { circular: true } }, ...rules],
+  forbidden: [
+    { name: 'no cycles', severity: 'error', from: {}, to: { circular: true } },
+    statusRule,
+    ...rules,
+  ],
   options: {
     doNotFollow: { path: 'node_modules' },
     tsConfig: { fileName: 'tsconfig.json' },

@@ -91,6 +91,9 @@ test('what each line forbids is caught, for every folder and for another feature
         if (!isFile(folder)) write(fileIn(folder, 'leaf', feature), 'export const leaf = 1;');
     write('src/core/heap/a.ts', "import './b'; export const a = 1;");
     write('src/core/heap/b.ts', "import './a'; export const b = 1;");
+    write('src/core/advice/next.ts', 'export const next = 1; export type Next = 1;');
+    write('src/features/yard/behind.ts', "export { next } from '@/core/advice/next';");
+    write('src/features/yard/typed.ts', "export type { Next } from '@/core/advice/next';");
     write('src/proxy.ts', "import '@/db/leaf'; import 'kysely';");
     const breaches = plantBreaches();
     for (const [file, target] of breaches)
@@ -106,6 +109,9 @@ test('what each line forbids is caught, for every folder and for another feature
     for (const name of ['no cycles src/core/heap/a.ts', 'proxy.ts src/proxy.ts'])
       expect([name, caught.has(name)]).toEqual([name, true]);
     expect(caught.has('proxy.ts packages src/proxy.ts')).toBe(true);
+    // What is said of a batch is a field of its status; only types of what is behind it pass.
+    expect(caught.has('status src/features/yard/behind.ts')).toBe(true);
+    expect(caught.has('status src/features/yard/typed.ts')).toBe(false);
     expect(breaches.length).toBeGreaterThan(200);
   } finally {
     fs.rmSync(dir, { recursive: true, force: true });

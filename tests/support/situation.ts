@@ -33,7 +33,7 @@ const calmProof: ProofState = {
 
 /** A heap of four cubic metres on its ninth day, hot, running, owing nothing. */
 const calm: HeapFacts = {
-  stage: { code: 'hot', since: ago(120), reason: null, by: null },
+  stage: { code: 'hot', since: ago(120), reason: null, by: null, held: null },
   kept: 'turned',
   template: template('by-heat'),
   limits: template('by-heat').limits,

@@ -20,7 +20,9 @@ import { batchId } from '../../../tests/support/ids';
 
 /** What a person says, and what the readings say beside it. */
 const locale = { timeZone: 'UTC', unit: 'C' as const, now: NOW };
-const ready = { stage: { code: 'ready' as const, since: ago(5), reason: null, by: 'Lea' } };
+const ready = {
+  stage: { code: 'ready' as const, since: ago(5), reason: null, by: 'Lea', held: null },
+};
 const unproven = { status: 'broken' as const, creditedHours: 0, lastHot: null };
 const heap = (change: Change) => situation({ ...ready, ...change });
 const kinds = (s: ReturnType<typeof situation>): string[] =>
@@ -82,16 +84,25 @@ describe('ready is a person’s word', () => {
     );
   });
   test('another person’s word is named, and nothing is said to warm that nobody read', () => {
-    expect(stageText(ready.stage, locale, true)).toBe('Marked ready by Lea, 7:00\u00a0AM');
+    expect(stageText({ ...ready.stage, asOf: null, isUnread: false }, locale, true)).toBe(
+      'Marked ready by Lea, 7:00\u00a0AM',
+    );
     expect(
-      stageText({ code: 'heating', since: ago(90), reason: null, by: null }, locale, false),
+      stageText(
+        {
+          ...{ code: 'heating', since: ago(90), reason: null, by: null, held: null },
+          ...{ asOf: null, isUnread: false },
+        },
+        locale,
+        false,
+      ),
     ).toMatch(/^No temperatures yet, started /);
   });
 });
 
 describe('staying cool after a turning', () => {
   const cool: Change = {
-    stage: { code: 'cooling', since: ago(300), reason: null, by: null },
+    stage: { code: 'cooling', since: ago(300), reason: null, by: null, held: null },
     builtAt: NOW - 60 * DAY,
     rounds: [heat(100, 22, 24), heat(60, 22, 24), heat(20, 22, 24)],
     proof: { ...unproven },
@@ -105,7 +116,12 @@ describe('staying cool after a turning', () => {
       squeeze: { squeeze: 'holds', at: ago(30) },
     });
     expect(reheatTestOf(s)).toEqual({ code: 'SHOWS_NOTHING', why: ['small', 'dry'] });
-    const text = courseText(courseFor(s)!, 'Turned when it falls', locale, reheatTestOf(s));
+    const text = courseText(
+      { because: courseFor(s)!.code, reading: courseFor(s), asOf: ago(20) },
+      'Turned when it falls',
+      locale,
+      reheatTestOf(s),
+    );
     expect(text).toMatch(
       /shows nothing: it is under a cubic meter and dry\. To test it, add to it or join it with another and water it, then turn it/,
     );
@@ -152,7 +168,7 @@ describe('one judgement, that the entries bear out', () => {
     const drum = situation({ kept: 'vessel', volumeM3: 0.2, rounds: [heat(2, 62, 66)] });
     const hot = situation({ volumeM3: 0.6, proof: { status: 'running', creditedHours: 20 } });
     const cold = situation({
-      stage: { code: 'cooling', since: ago(90), reason: null, by: null },
+      stage: { code: 'cooling', since: ago(90), reason: null, by: null, held: null },
       volumeM3: 0.8,
       proof: { ...unproven },
     });

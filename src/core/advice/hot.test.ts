@@ -60,6 +60,13 @@ describe('too hot', () => {
       level: 'danger',
       burnt: true,
     }));
+  test('a smell of burning ends by a reading, not by a day that went by', () => {
+    expect(hotAdvice(at({ rounds: [heat(80, 50, 55)], burnt: ago(70) }))).toMatchObject({
+      level: 'danger',
+      burnt: true,
+    });
+    expect(hotAdvice(at({ rounds: [heat(1, 50, 55)], burnt: ago(2) }))).toBeNull();
+  });
   test('read again within hours, within the hour; overdue is told', () => {
     expect(hotAdvice(at({}))).toMatchObject({ followUpAt: ago(1) + 4 * HOUR, overdue: false });
     expect(hotAdvice(at({ rounds: [heat(2, 70, 79)] }))).toMatchObject({
@@ -93,8 +100,15 @@ describe('too hot', () => {
       level: 'danger',
       old: true,
     });
-    expect(hotAdvice(at({ rounds: [heat(80, 64, 66)] }))).toBeNull();
-    expect(hotAdvice(at({ rounds: [heat(20 * 24, 66, 72)] }))).toBeNull();
+    // No heat is forgotten: only a reading shows that it cooled.
+    expect(hotAdvice(at({ rounds: [heat(80, 64, 66)] }))).toMatchObject({
+      level: 'warn',
+      old: true,
+    });
+    expect(hotAdvice(at({ rounds: [heat(20 * 24, 66, 72)] }))).toMatchObject({
+      level: 'act',
+      old: true,
+    });
   });
   test('a turning and water after the reading have answered it: only reading it is due', () => {
     const answered = hotAdvice(

@@ -21,7 +21,7 @@ export type HotSituation = {
   readonly cooledAt: Instant | null;
   readonly volumeM3: number | null;
   readonly dry: boolean;
-  /** A smell of burning, or a round whose reader said that it may be on fire. */
+  /** A smell of burning, or a round whose reader said that it may be on fire; a later round below the limit to watch answers it. */
   readonly burnt: Instant | null;
 };
 
@@ -51,16 +51,21 @@ const FOLLOW_UP_H: Readonly<Record<HotLevel, number>> = { warn: 24, act: 4, dang
 /** Heaps over this are better halved than turned, m³ (common practice: two smaller heaps shed more heat). */
 const SPLITS_OVER_M3 = 4;
 const AT_DANGER: readonly HotChoice[] = ['keep-back', 'do-not-open', 'call', 'look-again'];
-/** A heap that was over the limit to act has cooled by then, read or not (common practice); danger stays until somebody reads it. */
-const FORGOTTEN_MS = 14 * MS.day;
 /** What is older than this says little of the heat now. */
 const STALE_MS = 3 * MS.day;
+
+/** Whether a round answers a smell of burning before it: read later, and below the limit from which heat is watched. */
+const answersSmell = (
+  { at, peakC }: RoundHeat,
+  { burnt, limits }: Pick<HotSituation, 'burnt' | 'limits'>,
+): boolean => burnt !== null && at > burnt && peakC < limits.warnC;
 
 /** Null: it was not too hot when it was last read, and nobody smelled burning. What nobody has read since stays, for nothing says that it cooled. */
 export function hotAdvice(s: HotSituation): HotAdvice | null {
   const last = s.rounds.findLast((r) => r.at <= s.now);
-  const burnt = s.burnt !== null && s.burnt > s.now - MS.day;
   const { warnC, actC, dangerC } = s.limits;
+  const burnt =
+    s.burnt !== null && s.burnt <= s.now && (last === undefined || !answersSmell(last, s));
   if (!last)
     return burnt
       ? {
@@ -86,13 +91,8 @@ export function hotAdvice(s: HotSituation): HotAdvice | null {
         : last.peakC >= warnC
           ? 'warn'
           : null;
+  if (level === null) return null;
   const old = s.now - last.at > STALE_MS;
-  if (
-    level === null ||
-    (old && level === 'warn') ||
-    (level === 'act' && s.now - last.at > FORGOTTEN_MS)
-  )
-    return null;
   const cooler = s.rounds.findLastIndex((r) => r.at <= last.at && r.peakC < actC);
   const overSince = last.peakC >= actC ? itemAt(s.rounds, cooler + 1).at : null;
   const turnedLately = s.lastTurn !== null && s.now - s.lastTurn < APART_MS;

@@ -126,7 +126,6 @@ describe('stages from dated events', () => {
       ago(20),
     ],
     ['ready', { cured: said(50), ready: said(5) }, 'ready', ago(5)],
-    ['held', { hold: { ...said(9), on: true, reason: 'no hands' } }, 'on-hold', ago(9)],
     ['taken up again', { hold: { ...said(9), on: false, reason: null } }, 'heating', ago(290)],
     [
       'at its end',
@@ -137,6 +136,11 @@ describe('stages from dated events', () => {
   ])('%s', (_, facts, code, since) =>
     expect(stageOf({ ...life, ...facts })).toMatchObject({ code, since }),
   );
+  test('on hold it is as hot as it was', () =>
+    expect(stageOf({ ...life, hold: { ...said(9), on: true, reason: 'no hands' } })).toMatchObject({
+      ...stageOf(life),
+      held: { ...said(9), reason: 'no hands' },
+    }));
 });
 
 const ill: DiagnosisSituation = {

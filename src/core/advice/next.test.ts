@@ -99,7 +99,7 @@ describe('what to do next', () => {
       advise({
         ...cold,
         builtAt: ago(40),
-        stage: { code: 'heating', since: ago(40), reason: null, by: null },
+        stage: { code: 'heating', since: ago(40), reason: null, by: null, held: null },
       }).code,
     ).toBe('WAIT_FOR_HEAT');
     expect(advise({ ...cold, builtAt: ago(100), volumeM3: 0.6 })).toMatchObject({
@@ -120,22 +120,36 @@ describe('what to do next', () => {
       say({
         proof: { status: 'waiting' },
         rounds: [],
-        stage: { code: 'heating', since: ago(10), reason: null, by: null },
+        stage: { code: 'heating', since: ago(10), reason: null, by: null, held: null },
         builtAt: ago(10),
       }).why,
     ).toMatch(/No temperatures yet/);
   });
-  test('building, rule met, curing, held, asleep and gone', () => {
+  test('building, rule met, curing, on hold, asleep and gone', () => {
     const done = { proof: { status: 'proven' as const, lastHot: null } };
     expect(
-      (['building', 'curing', 'ready', 'on-hold', 'released', 'ended'] as const).map(
-        (code) => advise({ ...done, stage: { code, since: ago(5), reason: null, by: null } }).code,
+      (['building', 'curing', 'ready', 'released', 'ended'] as const).map(
+        (code) =>
+          advise({ ...done, stage: { code, since: ago(5), reason: null, by: null, held: null } })
+            .code,
       ),
-    ).toEqual(['CLOSE_WHEN_BUILT', 'LEAVE_TO_CURE', 'READY', 'ON_HOLD', 'NOTHING', 'NOTHING']);
+    ).toEqual(['CLOSE_WHEN_BUILT', 'LEAVE_TO_CURE', 'READY', 'NOTHING', 'NOTHING']);
+    expect(
+      advise({
+        ...done,
+        stage: {
+          code: 'hot',
+          since: ago(9),
+          reason: null,
+          by: null,
+          held: { at: ago(5), by: 'Mo', reason: null },
+        },
+      }).code,
+    ).toBe('ON_HOLD');
     expect(say({ proof: { status: 'proven', lastHot: null } }).why).toMatch(/Add nothing raw/);
     expect(
       say({
-        stage: { code: 'dormant', since: ago(90), reason: null, by: null },
+        stage: { code: 'dormant', since: ago(90), reason: null, by: null, held: null },
         rounds: [heat(20, 1, 2)],
         airC: -4,
         proof: { status: 'broken', creditedHours: 0, lastHot: null },
@@ -153,6 +167,7 @@ describe('what to do next', () => {
             since: at,
             reason: fc.constant(null),
             by: fc.constant(null),
+            held: fc.constant(null),
           }),
           template: fc.constantFrom(...TEMPLATES),
           builtAt: some(at),

@@ -7,6 +7,7 @@ import {
   courseFor,
   diagnosesOf,
   hotOf,
+  isGone,
   isLive,
   isSaidDone,
   turnOf,
@@ -234,6 +235,9 @@ function careNext(s: Situation): Advice {
 /** One next act for a heap, the most pressing first. */
 export function nextAdvice(s: Situation): Advice {
   const { stage, proof } = s;
+  const hot = hotOf(s);
+  if (hot && hot.level !== 'warn' && (!isGone(s) || hot.level === 'danger'))
+    return { code: 'TOO_HOT', hot };
   if (stage.code === 'released' || stage.code === 'ended')
     return {
       code: 'NOTHING',
@@ -243,10 +247,7 @@ export function nextAdvice(s: Situation): Advice {
       since: stage.since,
       claim: claimOf(s, s.now),
     };
-  const hot = hotOf(s);
-  if (hot && hot.level !== 'warn') return { code: 'TOO_HOT', hot };
-  if (stage.code === 'on-hold')
-    return { code: 'ON_HOLD', since: stage.since, reason: stage.reason };
+  if (stage.held) return { code: 'ON_HOLD', since: stage.held.at, reason: stage.held.reason };
   if (stage.code === 'building') return { code: 'CLOSE_WHEN_BUILT' };
   if (isSaidDone(s) && !isLive(s)) return careNext(s);
   const losing = readOrLose(s);

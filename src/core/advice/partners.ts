@@ -13,11 +13,15 @@ export type Partner = {
 };
 type Card = { readonly id: string; readonly name: string; readonly facts: Omit<Situation, 'now'> };
 
+/** The loosest lower edge of the hot range (common practice). */
+const HOT_C = 50;
 /** More than this in one heap is no longer turned by hand (common practice). */
 const MAX_M3 = 12;
 
 /** Whether a heap has shrunk below what holds its heat. */
-export const tooSmall = (s: Pick<Situation, 'volumeM3' | 'stage' | 'proof' | 'kept'>): boolean =>
+export const tooSmall = (
+  s: Pick<Situation, 'volumeM3' | 'stage' | 'proof' | 'kept' | 'rounds'>,
+): boolean =>
   s.volumeM3 !== null &&
   s.volumeM3 < MIN_HOT_M3 &&
   s.kept !== 'vessel' &&
@@ -26,8 +30,8 @@ export const tooSmall = (s: Pick<Situation, 'volumeM3' | 'stage' | 'proof' | 'ke
   hasNothingToLose(s);
 
 /** Neither hot nor with a rule in progress: only such a heap is joined for warmth. */
-const hasNothingToLose = (s: Pick<Situation, 'stage' | 'proof'>): boolean =>
-  s.stage.code !== 'hot' &&
+const hasNothingToLose = (s: Pick<Situation, 'stage' | 'proof' | 'rounds'>): boolean =>
+  (s.rounds.at(-1)?.peakC ?? -Infinity) < HOT_C &&
   s.proof.creditedHours === 0 &&
   s.proof.status !== 'running' &&
   s.proof.status !== 'recovering';
@@ -45,6 +49,7 @@ export function partnersFor(own: Card, others: readonly Card[]): Partner[] {
       (o) =>
         o.id !== own.id &&
         !isGone(o.facts) &&
+        o.facts.kept !== 'vessel' &&
         o.facts.volumeM3 !== null &&
         m3 + o.facts.volumeM3 <= MAX_M3 &&
         ((done(own) && done(o)) || (!done(own) && idle(own) && idle(o))),

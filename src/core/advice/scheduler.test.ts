@@ -57,7 +57,7 @@ describe('the turnings ahead', () => {
           card('done', { proof: { status: 'proven' } }),
           card('cures', {
             proof: { status: 'proven' },
-            stage: { code: 'curing', since: ago(9), reason: null, by: null },
+            stage: { code: 'curing', since: ago(9), reason: null, by: null, held: null },
           }),
           card('cap', {
             template: template('cap'),

@@ -1,7 +1,8 @@
 import type { BatchId } from '../log/ids';
 import { hoursToMs, MS, type Instant } from '../quantity/instant';
 import { lostItsHeat, mendNext } from './next';
-import { turnMinutes, type HeapCard } from './tasks';
+import { actsOf, turnMinutes } from './acts';
+import type { HeapCard } from './tasks';
 import { isDangerous, isLive, turnOf, type HeapFacts } from './situation';
 import { trendOf } from './trend';
 import { NEAR_PROOF_HOURS } from './turn';
@@ -202,6 +203,8 @@ function listJobsOfHeap(
       : advice.act === 'wait'
         ? advice.earliest
         : (s.turns.at(-1) ?? facts.builtAt) + template.everyDays * MS.day;
+  const act = actsOf(s, orders).find((x) => x.kind === 'turn');
+  if (act) at = act.by;
   // What lost its heat is mended first, and looked at before it is turned.
   if (at !== null && proof.status !== 'running' && lostItsHeat(mendNext(s)))
     at = Math.max(at, now + MENDS_MS);

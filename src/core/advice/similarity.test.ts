@@ -62,7 +62,8 @@ describe('with which heap a small one is joined', () => {
   const card = (id: string, change: Change) => ({ id, name: id, facts: situation(change) });
   const idle = {
     proof: { status: 'broken' as const, creditedHours: 0, lastHot: null },
-    stage: { code: 'cooling' as const, since: ago(50), reason: null, by: null },
+    stage: { code: 'cooling' as const, since: ago(50), reason: null, by: null, held: null },
+    rounds: [heat(5, 30, 35)],
   };
   const own = card('own', { ...idle, volumeM3: 0.6 });
   test('under a cubic meter, unproven and still at work', () => {
@@ -73,12 +74,14 @@ describe('with which heap a small one is joined', () => {
   test('never with one that has something to lose, nor with one that would be too big', () => {
     const others = [
       card('hot', { volumeM3: 2 }),
+      card('cools, but is hot', { ...idle, volumeM3: 2, rounds: [heat(5, 66, 72)] }),
+      card('drum', { ...idle, volumeM3: 2, kept: 'vessel' }),
       card('idle', { ...idle, volumeM3: 3 }),
       card('small', { ...idle, volumeM3: 0.8 }),
       card('huge', { ...idle, volumeM3: 30 }),
       card('gone', {
         ...idle,
-        stage: { code: 'ended', since: ago(3), reason: null, by: null },
+        stage: { code: 'ended', since: ago(3), reason: null, by: null, held: null },
         volumeM3: 1,
       }),
       card('proven', { volumeM3: 1, proof: { status: 'proven' } }),
@@ -87,11 +90,11 @@ describe('with which heap a small one is joined', () => {
     const cures = card('cures', {
       volumeM3: 1,
       proof: { status: 'proven' },
-      stage: { code: 'curing', since: ago(50), reason: null, by: null },
+      stage: { code: 'curing', since: ago(50), reason: null, by: null, held: null },
     });
     // One that is proven and still cools is left alone, and a word alone makes nothing proven.
     expect(partnersFor(cures, others)).toEqual([]);
-    const said = { since: ago(40), reason: null, by: 'Mo' } as const;
+    const said = { since: ago(40), reason: null, by: 'Mo', held: null } as const;
     const aside = [
       card('put-by', {
         volumeM3: 2,

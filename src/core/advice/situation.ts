@@ -75,8 +75,9 @@ export const isSaidDone = (s: { readonly stage: Stage }): boolean =>
  * nothing that the readings still ask for: a rule that is not met keeps it live.
  */
 export const isLive = (s: Pick<HeapFacts, 'stage' | 'proof'>): boolean =>
-  LIVE.includes(s.stage.code) ||
-  (isSaidDone(s) && s.proof.status !== null && s.proof.status !== 'proven');
+  s.stage.held === null &&
+  (LIVE.includes(s.stage.code) ||
+    (isSaidDone(s) && s.proof.status !== null && s.proof.status !== 'proven'));
 /** Whether it has left the site or is at its end. */
 export const isGone = (s: { readonly stage: Stage }): boolean =>
   s.stage.code === 'released' || s.stage.code === 'ended';
@@ -98,21 +99,19 @@ function cooledAt(s: Situation): Instant | null {
 /** Whether and when to turn it. */
 export const turnOf = (s: Situation): TurnAdvice => turnAdvice(s);
 
-/** Null: it is not too hot, or is gone. */
+/** Null: it was not too hot when it was last read. What left the site hot, or was called finished, is as hot as it was read. */
 export const hotOf = (s: Situation): HotAdvice | null =>
-  !isGone(s)
-    ? hotAdvice({
-        now: s.now,
-        limits: s.limits,
-        kept: s.kept,
-        rounds: s.rounds,
-        cooledAt: cooledAt(s),
-        lastTurn: lastTurn(s),
-        volumeM3: s.volumeM3,
-        dry: dry(s),
-        burnt: s.burnt,
-      })
-    : null;
+  hotAdvice({
+    now: s.now,
+    limits: s.limits,
+    kept: s.kept,
+    rounds: s.rounds,
+    cooledAt: cooledAt(s),
+    lastTurn: lastTurn(s),
+    volumeM3: s.volumeM3,
+    dry: dry(s),
+    burnt: s.burnt,
+  });
 
 /** What its last reading means; null: nothing read since it was built. */
 export function courseFor(s: Situation): Course | null {

@@ -12,20 +12,20 @@ export const STAGES = [
   'dormant',
   'curing',
   'ready',
-  'on-hold',
   'released',
   'ended',
 ] as const;
 export type StageCode = (typeof STAGES)[number];
+/** Something that a person said, and when. */
+export type Word = { readonly at: Instant; readonly by: string };
 export type Stage = {
   readonly code: StageCode;
   /** Of the event or the round that began it. */ readonly since: Instant;
-  /** Why it is held or at its end. */ readonly reason: string | null;
+  /** Why it is at its end. */ readonly reason: string | null;
   /** Whose word it is; null: it follows from readings. */ readonly by: string | null;
+  /** Put on hold by somebody; a batch on hold heats and cools all the same. */
+  readonly held: (Word & { readonly reason: string | null }) | null;
 };
-/** Something that a person said, and when. */
-export type Word = { readonly at: Instant; readonly by: string };
-
 export type StageFacts = {
   readonly now: Instant;
   readonly openedAt: Instant;
@@ -50,21 +50,18 @@ const AIR_DAYS_MS = 3 * MS.day;
 
 /** How far a heap is: what somebody said of it, else what its readings show. */
 export function stageOf(f: StageFacts): Stage {
+  const held = f.hold?.on ? { at: f.hold.at, by: f.hold.by, reason: f.hold.reason } : null;
   const stage = (code: StageCode, since: Instant): Stage => ({
-    code,
-    since,
+    ...{ code, since, held },
     reason: null,
     by: null,
   });
   const said = (code: StageCode, { at, by }: Word, reason: string | null = null): Stage => ({
-    code,
+    ...{ code, reason, by, held },
     since: at,
-    reason,
-    by,
   });
   if (f.ended) return said('ended', f.ended, f.ended.reason);
   if (f.released) return said('released', f.released);
-  if (f.hold?.on) return said('on-hold', f.hold, f.hold.reason);
   if (f.builtAt === null) return stage('building', f.openedAt);
   // What is raw puts a heap back to where it began.
   const raw = f.rawAt ?? f.builtAt;

@@ -12,7 +12,9 @@ import {
   type Change,
 } from '../../../tests/support/situation';
 import { ordersOf, type Order } from './orders';
-import { GROUPS, availableLabourAt, shareOut, tasksOf, type HeapCard, type Task } from './tasks';
+import { GROUPS } from './groups';
+import { availableLabourAt, shareOut } from './labour';
+import { tasksOf, type HeapCard, type Task } from './tasks';
 import { costText, taskWords } from '../../telling/status/tasks';
 import { batchId } from '../../../tests/support/ids';
 
@@ -99,10 +101,14 @@ describe('the day’s list', () => {
     ).toMatchObject({ deferred: false });
   });
   test('moved to another day it is due then; overdue stays in sight', () => {
-    const moved: Order = { task: 'turn', defer: null, who: 'Jo', day: NOW + 26 * HOUR };
-    expect(
-      tasksOf([{ ...owing, orders: [moved] }], NONE, NOW).find((t) => t.kind === 'turn'),
-    ).toMatchObject({ due: NOW + 26 * HOUR, who: 'Jo' });
+    const turnMovedTo = (day: number) => {
+      const moved: Order = { task: 'turn', defer: null, who: 'Jo', day };
+      return tasksOf([{ ...owing, orders: [moved] }], NONE, NOW).find((t) => t.kind === 'turn')!;
+    };
+    expect(turnMovedTo(NOW + 20 * HOUR)).toMatchObject({ due: NOW + 20 * HOUR, who: 'Jo' });
+    // What a rule asks for is not moved further than its window.
+    const { latest } = turnMovedTo(NOW + HOUR);
+    expect(turnMovedTo(NOW + 40 * HOUR).due).toBe(latest);
     expect(
       tasksOf(
         [
@@ -137,15 +143,16 @@ describe('the day’s list', () => {
     ).not.toContain('water');
   });
   test('held and gone heaps ask for nothing; cured and ready ones to be read once a week; a building one to be closed', () => {
-    const standing = (code: StageCode, readHoursAgo: number) =>
+    const held = { at: ago(5), by: 'Mo', reason: null };
+    const standing = (code: StageCode, readHoursAgo: number, isHeld = false) =>
       card(code, {
-        stage: { code, since: ago(5), reason: null, by: null },
+        stage: { code, since: ago(5), reason: null, by: null, held: isHeld ? held : null },
         proof: { status: 'proven' },
         rounds: [heat(readHoursAgo, 20)],
       });
     expect(
       tasksOf(
-        (['on-hold', 'released', 'ended'] as const).map((code) => standing(code, 200)),
+        [standing('hot', 200, true), standing('released', 200), standing('ended', 200)],
         NONE,
         NOW,
       ),
@@ -171,7 +178,7 @@ describe('the day’s list', () => {
       tasksOf(
         [
           card('b', {
-            stage: { code: 'building', since: ago(5), reason: null, by: null },
+            stage: { code: 'building', since: ago(5), reason: null, by: null, held: null },
             builtAt: null,
           }),
         ],

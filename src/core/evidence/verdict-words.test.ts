@@ -78,7 +78,7 @@ describe('the verdict as a grower would say it', () => {
       'Starts over: The check of Sun May 17 5:00\u00a0PM came to 48 °C, below 55 °C, with no turning to explain it. 6 d 12 h of it no longer count toward days in a row. Still needed: 15 d 0 h more at 55 °C at its coldest point, and 5 more turnings.',
     );
     expect(say({ status: 'broken', creditedHours: 0 })).toMatch(
-      /^Its coldest point was never at 55 °C or more so far\. Still needed: /,
+      /^Its coldest point was not read at 55 °C or more so far\. Still needed: /,
     );
     expect(say({ status: 'broken', consecutive: false, notes: [why] })).toMatch(/^Needs heat: /);
   });

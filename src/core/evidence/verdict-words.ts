@@ -1,5 +1,6 @@
 import { say, sayMarked } from '../../messages/say';
 import { dayText, durationText, missingText, whenText } from '../quantity/format';
+import type { Instant } from '../quantity/instant';
 import type { Locale, Note, NoteCode } from '../words/note';
 import { getRequirementDescription } from './requirements';
 import {
@@ -131,8 +132,15 @@ export function uncounted(v: Pick<VerdictFacts, 'notes' | 'latestHotAt'>): Piece
   ];
 }
 
-/** The verdict as a grower would say it. Credit is rounded down, what is missing up. */
-export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
+/**
+ * The verdict as a grower would say it. Credit is rounded down, what is missing up. @param unreadSince when it was last read,
+ * where that is longer ago than its rule lets a check be
+ */
+export function verdictSentence(
+  v: VerdictFacts,
+  locale: Locale,
+  unreadSince: Instant | null = null,
+): Piece[] {
   const { timeZone, now } = locale;
   switch (v.status) {
     case 'proven':
@@ -171,6 +179,13 @@ export function verdictSentence(v: VerdictFacts, locale: Locale): Piece[] {
       if (!why)
         return [
           ...(uncounted(v) ?? [
+            ...(unreadSince === null
+              ? []
+              : [
+                  strong(
+                    say('evidence.notReadSince', { at: whenText(timeZone, unreadSince, now) }),
+                  ),
+                ]),
             plain(
               say('evidence.neverAtOrMoreSo', {
                 cold: COLD[v.combine],

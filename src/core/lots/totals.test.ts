@@ -9,7 +9,7 @@ import { MS } from '../quantity/instant';
 import { assessUse } from '../release/assess-release';
 import { findUse } from '../release/uses';
 import { totalsOfBatches } from './batch-totals';
-import { outDoubtOf, standingDecision } from './decision';
+import { latestDecision, outDoubtOf } from '../status/lot-decision';
 import { productOf, sharesOfPartners } from './partners';
 
 const priced = SEASON.map((e) =>
@@ -158,7 +158,7 @@ describe('what speaks against letting a lot out', () => {
       released({ reasons: [{ item: 'seed-rule', words: 'under trees' }] }),
       entry('lot-decision', { lot: F, decision: 'hold', uses: [], reasons: [], from: null }, 24),
     ]);
-    expect(standingDecision(state, book, F)?.entry.data.decision).toBe('hold');
+    expect(latestDecision(state, book, F)?.entry.data.decision).toBe('hold');
   });
 });
 

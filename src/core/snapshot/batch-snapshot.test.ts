@@ -1,7 +1,7 @@
 import { logOf } from '../../../tests/support/log';
 import { foldBatch, foldSite } from '../log/fold';
 import { createBatchSnapshot } from './batch-snapshot';
-import { byBay, heapPicture } from './picture';
+import { byBay, heapPicture } from '../../telling/status/picture';
 
 const H = 3_600_000;
 const NOW = Date.UTC(2026, 4, 18, 12);
@@ -134,13 +134,14 @@ describe('what a drawing says', () => {
   test('for those who do not see it', () => {
     const says = heapPicture(
       built(100, (l) => hot(l, 60, 12)),
-      NOW,
-      'F',
+      { timeZone: 'UTC', unit: 'F', now: NOW },
     ).says;
     expect(says).toBe(
       'Egret, counting, 2 d 0 h of 15 d, 0 of 5 turnings count, coldest 140 °F, 12 h ago',
     );
-    expect(heapPicture(built(5), NOW, 'C').says).toMatch(/no temperatures yet$/);
+    expect(heapPicture(built(5), { timeZone: 'UTC', unit: 'C', now: NOW }).says).toMatch(
+      /no temperatures yet$/,
+    );
   });
   test('bays in the order that people count them', () => {
     const heaps = ['10', '2', null, '1'].map((bay) => ({

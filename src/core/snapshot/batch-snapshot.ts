@@ -19,7 +19,12 @@ import { titlesOf } from '../rules/library';
 import type { VerdictFacts } from '../evidence/verdict-facts';
 import { highestC } from '../words/reading';
 import { createRoundSnapshot, type RoundSnapshot } from './round-snapshot';
-import { assessBatch, type BatchRule, type BatchAssessment } from './assess-batch';
+import {
+  assessBatch,
+  chooseWorkingRule,
+  type BatchRule,
+  type BatchAssessment,
+} from './assess-batch';
 import { heapFacts, heatsOf } from './situation';
 import { firstOf, present, valueAt } from '../quantity/present';
 import type { MethodTemplate } from '../log/shapes';
@@ -41,12 +46,31 @@ export const MOUND_STATES = [
 type MoundState = (typeof MOUND_STATES)[number];
 
 /** One rule's standing, small enough to keep beside the batch. */
-type RuleSnapshot = VerdictFacts & {
+export type RuleSnapshot = VerdictFacts & {
   readonly rule: string;
   readonly title: string;
   /** Hours in all, every stage counted. */ readonly totalHours: number;
   /** Version of the terms that a proof was kept from; null where those in force hold. */ readonly keptFrom:
     number | null;
+  /** Met with a rim that was never read and not turned in: met where it was read. */
+  readonly rimUnread: boolean;
+};
+
+/** Whether a turning counts for the rule that is worked on, and why not. */
+export const TURN_COUNTS = [
+  'counts',
+  'NO_RULE',
+  'AWAITED',
+  'EARLIER',
+  'TURN_PARTIAL',
+  'TURN_WITHOUT_HEAT',
+  'TURN_WITHOUT_HOLD',
+  'TURN_OUTSIDE_RUN',
+] as const;
+export type TurnCount = {
+  readonly at: Instant;
+  readonly isFull: boolean;
+  readonly count: (typeof TURN_COUNTS)[number];
 };
 
 /** What the yard shows of a batch, derived from the log: dropped and rebuilt at will. */
@@ -62,7 +86,7 @@ export type BatchSnapshot = {
   readonly openedAt: Instant;
   readonly builtAt: Instant | null;
   readonly state: MoundState;
-  /** Chosen rules, the leading one first. */
+  /** Its rules, the one that is worked on first. */
   readonly rules: readonly RuleSnapshot[];
   readonly strata: readonly Stratum[];
   readonly lostHours: number;
@@ -79,6 +103,8 @@ export type BatchSnapshot = {
     readonly highestC: number | null;
     readonly best: { readonly provenAt: Instant | null; readonly creditedHours: number } | null;
   };
+  /** Turnings by time: all of them, and of the last ones whether they count. */
+  readonly turnings: { readonly made: number; readonly each: readonly TurnCount[] };
   readonly lastLogged: { readonly at: Instant; readonly by: string };
   /** What the next advice is worked out from, at the moment of looking. */
   readonly situation: HeapFacts;
@@ -119,7 +145,9 @@ const LAST_ONLY = new Set(['THIN_ROUND', 'ROUND_TO_CHECK', 'DRY_ROUND']);
 const createRuleSnapshot = (
   { rule, assessment, terms, present }: BatchRule,
   title: string,
+  rimUnread: boolean,
 ): RuleSnapshot => ({
+  rimUnread,
   ...factsOf(
     assessment,
     (note) =>
@@ -211,8 +239,11 @@ export function createBatchSnapshot(
   now: Instant,
   assessment = assessBatch(state, site, siteState, now),
 ): BatchSnapshot {
-  const first = assessment?.rules[0];
-  const lead = first?.assessment ?? null;
+  const main = assessment ? (chooseWorkingRule(assessment.rules) ?? null) : null;
+  const lead = main?.assessment ?? null;
+  const ordered = (assessment?.rules ?? []).toSorted(
+    (a, b) => Number(b === main) - Number(a === main),
+  );
   const titles = titlesOf((assessment?.rules ?? []).map(({ rule }) => rule));
   const policy = assessment?.prepared.evidence.policy;
   const maxGapHours = policy?.maxGapHours ?? 36;
@@ -241,13 +272,18 @@ export function createBatchSnapshot(
     openedAt: state.openedAt,
     builtAt: state.builtAt,
     state: shownState(calm, latest, situation),
-    rules: (assessment?.rules ?? []).map((assessed) =>
-      createRuleSnapshot(assessed, valueAt(titles, assessed.rule.id)),
+    rules: ordered.map((assessed) =>
+      createRuleSnapshot(
+        assessed,
+        valueAt(titles, assessed.rule.id),
+        isRimUnread(state, assessment, assessed),
+      ),
     ),
     strata: lead ? strataOf(lead) : [],
     lostHours: lead ? lostHours(lead) : 0,
     latest,
     outcome: outcomeOf(assessment),
+    turnings: turningsOf(state, lead, now),
     lastLogged: { at: last.at, by: last.by },
     situation,
     orders: ordersOf(state),
@@ -258,6 +294,69 @@ export function createBatchSnapshot(
     own: { template: state.template, calm, probes: [...state.tally.probes] },
     recheckAt: assessment && isLive(situation) ? nextChange(state, assessment, now) : null,
   };
+}
+
+const MAX_TURNS = 12;
+type Turning = Extract<BatchState['events'][number], { kind: 'turn' }>;
+const isTurning = (e: BatchState['events'][number]): e is Turning => e.kind === 'turn';
+const turningsUntil = ({ events, struck }: BatchState, now: Instant): Turning[] =>
+  events
+    .filter(isTurning)
+    .filter((e) => !struck.has(e.id) && e.at <= now)
+    .sort((a, b) => a.at - b.at);
+
+/** Whether a rule counts a turning, and why not. */
+function countOfTurn(at: Instant, assessment: RuleAssessment | null): TurnCount['count'] {
+  if (!assessment || assessment.verdict.turningsRequired === 0) return 'NO_RULE';
+  const { progress, verdict } = assessment;
+  if (progress.counted.some((c) => c.turn.at === at)) return 'counts';
+  if (verdict.status !== 'broken' && at > (verdict.run?.to ?? Infinity)) return 'AWAITED';
+  const not = progress.uncounted().find((u) => u.turn.at === at);
+  return not?.code ?? (at < verdict.segmentFrom ? 'EARLIER' : 'TURN_OUTSIDE_RUN');
+}
+
+function turningsOf(
+  state: BatchState,
+  main: RuleAssessment | null,
+  now: Instant,
+): BatchSnapshot['turnings'] {
+  const turnings = turningsUntil(state, now);
+  return {
+    made: turnings.length,
+    each: turnings.slice(-MAX_TURNS).map((e): TurnCount => ({
+      at: e.at,
+      isFull: e.data.full,
+      count: e.data.full ? countOfTurn(e.at, main) : 'TURN_PARTIAL',
+    })),
+  };
+}
+
+const RIM_LEFT_OUT: ReadonlySet<string | undefined> = new Set(['partly', 'unsure']);
+
+/**
+ * Whether a rule was met with a rim that nobody read and nobody turned in. Only where it asks for no turnings, and the points
+ * that were read say in which zone they lie.
+ */
+function isRimUnread(
+  state: BatchState,
+  assessment: BatchAssessment | null,
+  { assessment: { verdict } }: BatchRule,
+): boolean {
+  const { provenAt, segmentFrom, turningsRequired } = verdict;
+  if (assessment === null || provenAt === null || turningsRequired > 0) return false;
+  const zoneOfPoint = new Map(assessment.prepared.evidence.points.map((p) => [p.id, p.zone]));
+  const zones = new Set<string>();
+  for (const round of assessment.prepared.rounds) {
+    if (round.time < segmentFrom || round.time > provenAt) continue;
+    for (const r of round.readings) {
+      const zone = zoneOfPoint.get(r.point);
+      if (zone !== undefined) zones.add(zone);
+    }
+  }
+  if (zones.size === 0 || zones.has('edge')) return false;
+  return !turningsUntil(state, provenAt).some(
+    (e) => e.at >= segmentFrom && e.data.full && !RIM_LEFT_OUT.has(e.data.rim),
+  );
 }
 
 /** What it is compared by: its first size, what went in, how hot it was on each day, when it was turned. */

@@ -2,7 +2,9 @@ import { at, DAY0, H } from '../../../tests/support/evidence';
 import { logOf } from '../../../tests/support/log';
 import { foldBatch, foldSite } from '../log/fold';
 import { assessBatch } from './assess-batch';
-import { saidOf } from './said';
+import { createBatchSnapshot } from './batch-snapshot';
+import { statusOfBatch } from '../status/batch-status';
+import { saidOf } from '../../telling/status/said';
 
 const SITE = { name: 'Hopyard Corner', timeZone: 'Europe/London', unit: 'C' as const };
 const STATIC = 'us-503-pfrp-static';
@@ -24,11 +26,17 @@ function heap(changeAt: number, more: (log: ReturnType<typeof logOf>) => void = 
   );
   more(log);
   return (now: number) => {
-    const assessment = assessBatch(foldBatch(log.entries), SITE, foldSite([]), at(now))!;
+    const [state, site] = [foldBatch(log.entries), foldSite([])];
+    const assessment = assessBatch(state, SITE, site, at(now))!;
+    const snapshot = createBatchSnapshot(state, SITE, site, at(now), assessment);
     return {
       of: (id: string) => assessment.rules.find((a) => a.rule.id === id)!,
       ids: assessment.rules.map((a) => a.rule.id).sort(),
-      said: saidOf(assessment, 2, { timeZone: 'UTC', unit: 'C', now: at(now) }),
+      said: saidOf(assessment, statusOfBatch(snapshot, at(now)), 2, {
+        timeZone: 'UTC',
+        unit: 'C',
+        now: at(now),
+      }),
     };
   };
 }

@@ -9,7 +9,7 @@ import {
   type NewEntry,
 } from '@/core/log/entry';
 import { hasReading, type BatchState } from '@/core/log/fold';
-import { claimOf } from '@/core/advice/claim';
+import { statusOfBatch } from '@/core/status/batch-status';
 import { readingDoubtText } from '@/telling/status/claim';
 import { createBatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { ownRulesOf } from '@/core/formats/batch-file';
@@ -178,13 +178,13 @@ async function unknowingOf(
   state: BatchState,
   entry: GoingOut,
 ): Promise<IngestResult | null> {
-  const { situation } = createBatchSnapshot(
+  const snapshot = createBatchSnapshot(
     state,
     site,
     await snapshotRepo(db).siteState(site),
     entry.at,
   );
-  const claim = claimOf(situation, entry.at);
+  const { claim } = statusOfBatch(snapshot, entry.at);
   const open = claim.doubts.filter((d) => !entry.data.knowing?.includes(d));
   if (open.length === 0) return null;
   const locale = { timeZone: site.timeZone, unit: site.unit, now: entry.at };

@@ -5,7 +5,7 @@ import { assessUse } from '@/core/release/assess-release';
 import { findLimitSet } from '@/core/release/limit-sets';
 import { findUse } from '@/core/release/uses';
 import { OUT_IS_PRODUCT } from '@/core/log/lot-shapes';
-import { outDoubtOf } from '@/core/lots/decision';
+import { outDoubtOf } from '@/core/status/lot-decision';
 import { OUT_DOUBT_WORDS, RELEASE_ITEM_WORDS, USE_WORDS } from '@/core/words/lots';
 import type { Part } from '@/core/log/store-shapes';
 import { DOOR_PROBLEM } from '@/core/words/door-problem';

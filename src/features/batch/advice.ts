@@ -1,22 +1,10 @@
 import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
-import { trialsOf } from '@/core/advice/diagnose';
-import { lostItsHeat, nextAdvice, type Advice } from '@/core/advice/next';
 import { partnersFor, tooSmall } from '@/core/advice/partners';
-import {
-  courseFor,
-  diagnosesOf,
-  hotOf,
-  isDangerous,
-  isGone,
-  isLive,
-  isSaidDone,
-  reheatTestOf,
-  turnOf,
-  waterOf,
-  type HeapFacts,
-  type Situation,
-} from '@/core/advice/situation';
+import type { HeapFacts } from '@/core/advice/situation';
+import type { TurnAdvice } from '@/core/advice/turn';
+import { detailOfBatch } from '@/core/status/batch-detail';
+import { actOf, actOfAdvice, statusOfBatch, type BatchStatus } from '@/core/status/batch-status';
 import { reboundsOf } from '@/core/advice/trend';
 import { adviceWords } from '@/telling/status/advice';
 import {
@@ -28,8 +16,10 @@ import {
 } from '@/telling/status/diagnosis';
 import { hotWords } from '@/telling/status/hot';
 import { courseText, stageText } from '@/telling/status/stage';
+import { saysOf } from '@/telling/status/says';
+import { actText } from '@/telling/status/tasks';
 import {
-  COUNT_WORDS,
+  countText,
   reasonText,
   SCHOOL_WORDS,
   turnHeading,
@@ -47,27 +37,10 @@ import type { BatchState } from '@/core/log/fold';
 import { dayText, durationText, tempText, volumeText, whenText } from '@/core/quantity/format';
 import type { Locale } from '@/core/words/note';
 
-/** The advice that can be put off, as the day's list names it; null: it cannot, or is nothing to do. */
-const TASK_OF: Partial<Record<Advice['code'], string>> = {
-  TURN: 'turn',
-  WATER: 'water',
-  MEND: 'mend',
-  CLOSE_WHEN_BUILT: 'close',
-  READ_AFTER_TURN: 'read',
-  READ_RECOVERING: 'read',
-  READ_BEFORE_LOST: 'read',
-  KEEP_READING: 'read',
-  WAIT_FOR_HEAT: 'read',
-  FIND_OUT_WHY: 'read',
-  READ_RUN_DOWN: 'read',
-  READ_QUIET: 'read',
-  SQUEEZE_AGAIN: 'water',
-  ASLEEP: 'read',
-};
-
-function turnView(s: Situation, locale: Locale) {
-  if (!isLive(s) || isDangerous(s) || s.proof.status === 'proven') return null;
-  const a = turnOf(s);
+function turnView(advised: TurnAdvice, status: BatchStatus, locale: Locale) {
+  const s = status.situation;
+  // The day that a person moved it to is the one that every page shows.
+  const a = { ...advised, due: actOf(status, 'turn')?.by ?? advised.due };
   return {
     heading: turnHeading(a, locale),
     window: windowText(a, locale),
@@ -86,22 +59,6 @@ function turnView(s: Situation, locale: Locale) {
   };
 }
 
-/** Whether the leading rule counts a turning, and why not. */
-function countsText(at: number, assessment: BatchAssessment | null): string {
-  const lead = assessment?.rules[0]?.assessment;
-  if (!lead || lead.verdict.turningsRequired === 0) return say('batch.noRuleNeedsTurnings');
-  if (lead.progress.counted.some((c) => c.turn.at === at)) return COUNT_WORDS.counted;
-  const not = lead.progress.uncounted().find((u) => u.turn.at === at);
-  const awaited = lead.verdict.status !== 'broken' && at > (lead.verdict.run?.to ?? Infinity);
-  return awaited
-    ? COUNT_WORDS.AWAITED
-    : not
-      ? COUNT_WORDS[not.code]
-      : at < lead.verdict.segmentFrom
-        ? COUNT_WORDS.EARLIER
-        : COUNT_WORDS.TURN_OUTSIDE_RUN;
-}
-
 /** Everything that is advised about a heap, in words. */
 export function adviceView(
   snapshot: BatchSnapshot,
@@ -110,21 +67,25 @@ export function adviceView(
   board: readonly BatchSnapshot[],
   locale: Locale,
 ) {
-  const s: Situation = { ...snapshot.situation, now: locale.now };
-  const next = nextAdvice(s);
+  const status = statusOfBatch(snapshot, locale.now);
+  const { situation: s, next, acts, danger } = status;
   const heats = assessment ? heatsOf(assessment, snapshot.latest?.peakC ?? null) : [];
-  const whole: Situation = { ...s, rounds: heats };
-  const hot = hotOf(s);
-  const course = isDangerous(s) ? null : courseFor(s);
-  const order = snapshot.orders.find((o) => o.task === (TASK_OF[next.code] ?? ''));
-  const water =
-    ((isLive(s) && s.proof.status !== 'proven') || isSaidDone(s)) && !isDangerous(s)
-      ? waterWords(waterOf(s), locale)
-      : null;
+  const detail = detailOfBatch(status, heats, changesOf(state));
+  const act = actOfAdvice(status, next);
+  const order = act?.order ?? null;
   const { timeZone, unit, now } = locale;
   return {
     next: adviceWords(next, locale),
-    task: TASK_OF[next.code] === undefined ? null : `${snapshot.id}:${TASK_OF[next.code]}`,
+    nextSays: saysOf(status, 'danger', ...(act ? [`act:${act.kind}` as const] : [])),
+    /** Everything else that is to be done, each with its moment. */
+    others: acts
+      .filter((x) => x !== act && !(act?.kind === 'hot' && x.kind === 'read'))
+      .map((x) => ({
+        kind: x.kind,
+        text: actText(x, locale),
+        says: saysOf(status, `act:${x.kind}`),
+      })),
+    task: act === null || act.kind === 'hot' ? null : `${snapshot.id}:${act.kind}`,
     order:
       order?.defer && order.defer.until > now
         ? say('batch.postponedByUntil', {
@@ -133,21 +94,18 @@ export function adviceView(
           })
         : null,
     method: libraryText(s.template.name),
-    stage: stageText(s.stage, locale, s.rounds.length > 0),
+    stage: stageText(status.stage, locale, s.rounds.length > 0),
+    stageSays: saysOf(status, 'stage'),
     course:
-      course &&
-      courseText(
-        course,
-        libraryText(s.template.name),
-        locale,
-        isSaidDone(s) ? null : reheatTestOf(s),
-      ),
-    courseCode: course?.code ?? null,
-    hot: hot && hotWords(hot, locale),
-    turn: next.code === 'MEND' && lostItsHeat(next) ? null : turnView(s, locale),
-    water,
+      danger.level === 'fire'
+        ? null
+        : courseText(status.course, libraryText(s.template.name), locale, detail.reheat),
+    courseSays: saysOf(status, 'course'),
+    hot: danger.hot && hotWords(danger.hot, locale),
+    turn: detail.turn && turnView(detail.turn, status, locale),
+    water: detail.water && waterWords(detail.water, locale),
     // Dryness that is the likeliest cause of another symptom is not told a second time.
-    diagnoses: diagnosesOf(whole)
+    diagnoses: detail.diagnoses
       .filter(
         (d, _, all) =>
           d.symptom !== 'DRY' || !all.some((o) => o !== d && o.causes[0]?.cause === 'TOO_DRY'),
@@ -165,9 +123,9 @@ export function adviceView(
           unknown: c.unknown.map((x) => signText(x, locale)),
         })),
       })),
-    trials: (diagnosesOf(whole).length === 0 && !state.own.some((e) => e.kind === 'fix')
+    trials: (detail.diagnoses.length === 0 && !state.own.some((e) => e.kind === 'fix')
       ? []
-      : trialsOf(changesOf(state), heats, now)
+      : detail.trials
     )
       .slice(-5)
       .reverse()
@@ -190,7 +148,7 @@ export function adviceView(
       low: r.lowC === null ? '–' : tempText(r.lowC, unit),
       high: r.highC === null ? say('batch.noFullCheckSince') : tempText(r.highC, unit),
       took: r.hours === null ? '–' : durationText(r.hours),
-      counts: countsText(r.turnedAt, assessment),
+      counts: countText(status.turnings, r.turnedAt),
     })),
     size: sizeView(snapshot.situation, state, snapshot, board, locale),
   };
@@ -224,11 +182,12 @@ function sizeView(
   board: readonly BatchSnapshot[],
   { timeZone, now }: Locale,
 ) {
+  const { isGone, danger } = statusOfBatch(snapshot, now);
   const sizes = sizesOfHeap(state).filter((x) => x.at <= now);
   const small = tooSmall(facts);
   const card = (d: BatchSnapshot) => ({ id: d.id, name: d.name ?? d.code, facts: d.situation });
   const partners =
-    isGone(facts) || isDangerous({ ...facts, now }) || !(small || facts.stage.code === 'curing')
+    isGone || danger.level !== 'none' || !(small || facts.stage.code === 'curing')
       ? []
       : partnersFor(card(snapshot), board.map(card)).slice(0, 3);
   const [first, last] = [sizes[0], sizes.at(-1)];

@@ -1,5 +1,12 @@
 import type { Work } from '@/core/log/shapes';
-import { tasksOf, availableLabourAt, type HeapCard } from '@/core/advice/tasks';
+import { availableLabourAt } from '@/core/advice/labour';
+import { tasksOf, type HeapCard, type Task } from '@/core/advice/tasks';
+import {
+  availableLabourNow,
+  dayOfSite,
+  roundsOfSite,
+  type LabourToday,
+} from '@/core/status/site-status';
 import {
   ago,
   DAY,
@@ -9,7 +16,7 @@ import {
   situation,
   type Change,
 } from '../../../tests/support/situation';
-import { availableLabourNow, roundsOfSite, shortenDay, todayView } from './view';
+import { shortenDay, todayView } from './view';
 import { foldSite } from '@/core/log/fold';
 import { batchId } from '../../../tests/support/ids';
 
@@ -18,6 +25,13 @@ const card = (id: string, change: Change, orders: HeapCard['orders'] = []): Heap
   const { now: _now, ...facts } = situation(change);
   return { id: batchId(id), code: id, name: id, facts, orders };
 };
+const viewOfDay = (
+  tasks: readonly Task[],
+  labour: LabourToday,
+  machine: string | null,
+  fireCard: boolean,
+  locale: typeof LOCALE,
+) => todayView(dayOfSite(tasks, labour, locale.timeZone, locale.now), machine, fireCard, locale);
 const work: Work = {
   from: '08:00',
   to: '16:00',
@@ -36,7 +50,7 @@ const owing = card('Egret', {
 });
 
 test('the day in words: what cannot wait, how much there is, what does not fit and what that costs', () => {
-  const view = todayView(
+  const view = viewOfDay(
     tasksOf([hot, owing], { chores: [], probes: [] }, NOW),
     availableLabourAt(work, 1, 12 * 60),
     null,
@@ -96,7 +110,7 @@ test('put off stays in sight with who, until when and why', () => {
       },
     ],
   );
-  const view = todayView(
+  const view = viewOfDay(
     tasksOf([off], { chores: [], probes: [] }, NOW),
     null,
     null,
@@ -117,7 +131,7 @@ test('after hours nothing is said not to fit; on a day off nobody is there', () 
   expect(availableLabourNow(null, 'UTC', NOW)).toBeNull();
   // By the site's clock, not by that of the server: 15:30 UTC is 16:30 in Paris.
   expect(availableLabourNow(work, 'Europe/Paris', Date.UTC(2026, 4, 18, 15, 30))).toBe('over');
-  const view = todayView(
+  const view = viewOfDay(
     tasksOf([owing], { chores: [], probes: [] }, NOW),
     'over',
     null,
@@ -167,7 +181,7 @@ test('chores and thermometer checks come round by when they were last done', () 
   expect(rounds.chores).toMatchObject([{ id: 'c', doneAt: ago(80) }]);
   const tasks = tasksOf([], rounds, NOW);
   expect(tasks.map((t) => t.key).sort()).toEqual(['chore:c', 'probe:T1']);
-  const [covers] = todayView(tasks, null, null, true, LOCALE).groups[0]!.tasks.filter(
+  const [covers] = viewOfDay(tasks, null, null, true, LOCALE).groups[0]!.tasks.filter(
     (t) => t.chore,
   );
   expect(covered(covers!.words)).toBe(
@@ -180,7 +194,7 @@ test('of a long list the first are shown, how many more there are is said, and a
     card(`Goshawk ${i}`, { rounds: [heat(2, 66, 73)] }),
   );
   const tasks = tasksOf(heaps, { chores: [], probes: [] }, NOW);
-  const whole = todayView(tasks, null, null, true, LOCALE);
+  const whole = viewOfDay(tasks, null, null, true, LOCALE);
   const view = shortenDay(whole);
   expect(view.groups[0]).toMatchObject({ title: 'Danger', more: 25 });
   expect(view.groups[0]!.tasks).toHaveLength(15);

@@ -1,40 +1,14 @@
 import { say } from '@/messages/say';
-import {
-  availableLabourAt,
-  shareOut,
-  type AvailableLabour,
-  type Task,
-  type TaskKind,
-} from '@/core/advice/tasks';
+import type { Task, TaskKind } from '@/core/advice/tasks';
+import type { FitsStatus, SiteStatus } from '@/core/status/site-status';
 import { type AdviceWords } from '@/telling/status/advice';
 import { costText, GROUP_WORDS, TASK_WORDS, taskWords } from '@/telling/status/tasks';
+import { saysOfTask } from '@/telling/status/says';
 import { DEFER_WORDS } from '@/core/words/acts';
-import { checkDue } from '@/core/evidence/drift';
-import type { SiteState } from '@/core/log/fold';
-import type { Work } from '@/core/log/shapes';
-import { localParts, minutesOfClock, weekdayOf } from '@/core/quantity/calendar';
+import { localParts } from '@/core/quantity/calendar';
 import { dateText, durationText, soonText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import type { Locale } from '@/core/words/note';
-
-/** What comes round on its own: chores, and thermometers whose check is due. */
-export function roundsOfSite({ work, chores, instruments, probes }: SiteState, now: number) {
-  return {
-    chores: (work?.chores ?? []).map((c) => ({
-      id: c.id,
-      what: c.what,
-      words: c.words ?? null,
-      everyDays: c.everyDays,
-      minutes: c.minutes,
-      doneAt: chores.get(c.id)?.at ?? null,
-    })),
-    probes: [...instruments].flatMap(([name, i]) =>
-      i?.out === undefined
-        ? [{ name, due: checkDue(probes.get(name) ?? [], i?.checkDays) ?? now }]
-        : [],
-    ),
-  };
-}
 
 export type TodayTask = {
   readonly key: string;
@@ -54,6 +28,7 @@ export type TodayTask = {
   readonly href: string;
   readonly chore: { readonly id: string; readonly what: string } | null;
   readonly mayWait: boolean;
+  /** Fact that it states. */ readonly says: string | undefined;
 };
 export type TodayView = {
   readonly day: string;
@@ -116,23 +91,41 @@ export const shortenDay = (day: TodayView): TodayView => ({
 /** Heaps named in one sentence. */
 const MOST_NAMED = 6;
 
-/** Today's list. @param labour who is there today; `over`: the working day is; null: nobody said who works here */
+/** How much work there is today, how much time, and what does not fit. */
+function loadText({ code, lacking, ...times }: FitsStatus): string {
+  const [minutes, has] = [durationText(times.minutes / 60), durationText(times.has / 60)];
+  switch (code) {
+    case 'nothing-due':
+      return '';
+    case 'over':
+      return say('day.theWorkingDayOverAbout', { minutes });
+    case 'nobody-said':
+      return say('day.aboutOfWork', { minutes });
+    case 'nobody-works':
+      return say('day.aboutWorkNobodyWorksToday', { minutes });
+    case 'not-all':
+      return say('day.aboutWorkCrewHasLeft', {
+        ...{ minutes, has, lacking: lacking.length },
+        value: [...new Set(lacking.map((t) => `${t.name}, ${TASK_WORDS[t.kind]}`))]
+          .slice(0, 3)
+          .join('; '),
+      });
+    case 'all':
+      return say('day.aboutWorkCrewHasLeft2', { minutes, has });
+  }
+}
+
+/** Today's list. */
 export function todayView(
-  tasks: readonly Task[],
-  labour: AvailableLabour | 'over' | null,
+  status: SiteStatus,
   machineName: string | null,
   fireCard: boolean,
   locale: Locale,
 ): TodayView {
   const { timeZone, now } = locale;
+  const { tasks, today, labour, placed, fits } = status;
   const p = localParts(timeZone, now);
-  const isToday = (at: number): boolean => {
-    const q = localParts(timeZone, at);
-    return at <= now || (q.day === p.day && at - now < MS.day);
-  };
-  const today = tasks.filter((t) => !t.deferred && isToday(t.due));
   const there = labour === 'over' ? null : labour;
-  const placed = new Map((there ? shareOut(today, there) : []).map((x) => [x.key, x]));
   const show = (t: Task): TodayTask => {
     const words = taskWords(t, locale);
     const place = placed.get(t.key);
@@ -170,6 +163,7 @@ export function todayView(
       href: hrefOf(t),
       chore: t.chore && { id: t.chore.id, what: t.chore.what },
       mayWait: t.group !== 'danger' && t.batch !== null,
+      says: saysOfTask(t),
     };
   };
   const groups = [
@@ -182,7 +176,7 @@ export function todayView(
     {
       title: say('day.tomorrow'),
       later: true,
-      tasks: tasks.filter((t) => !t.deferred && !isToday(t.due)),
+      tasks: tasks.filter((t) => !t.deferred && !today.includes(t)),
     },
   ]
     .filter((g) => g.tasks.length > 0)
@@ -192,58 +186,16 @@ export function todayView(
       tasks: g.tasks.map(show),
       more: 0,
     }));
-  const urgent = [
-    ...new Set(
-      today.filter((t) => t.group === 'danger' || t.group === 'losing').map((t) => t.name),
-    ),
-  ];
-  const minutes = today.reduce((sum, t) => sum + t.minutes, 0);
-  const lacking = today.filter((t) => placed.get(t.key)?.lacks);
-  const has = there?.people.reduce((sum, q) => sum + q.minutes, 0) ?? 0;
-  const load =
-    today.length === 0
-      ? ''
-      : labour === 'over'
-        ? say('day.theWorkingDayOverAbout', { minutes: durationText(minutes / 60) })
-        : labour === null
-          ? say('day.aboutOfWork', { minutes: durationText(minutes / 60) })
-          : labour.people.length === 0
-            ? say('day.aboutWorkNobodyWorksToday', { minutes: durationText(minutes / 60) })
-            : lacking.length > 0
-              ? say('day.aboutWorkCrewHasLeft', {
-                  minutes: durationText(minutes / 60),
-                  has: durationText(has / 60),
-                  lacking: lacking.length,
-                  value: [...new Set(lacking.map((t) => `${t.name}, ${TASK_WORDS[t.kind]}`))]
-                    .slice(0, 3)
-                    .join('; '),
-                })
-              : say('day.aboutWorkCrewHasLeft2', {
-                  minutes: durationText(minutes / 60),
-                  has: durationText(has / 60),
-                });
+  const urgent = [...new Set(status.urgent.map((t) => t.name))];
   return {
     day: `${p.weekday} ${dateText(p)}`,
     clock: p.clock,
     urgent: urgent.length > MOST_NAMED ? urgent.slice(0, MOST_NAMED - 1) : urgent,
     moreUrgent: urgent.length > MOST_NAMED ? urgent.length - (MOST_NAMED - 1) : 0,
-    load,
+    load: loadText(fits),
     groups,
     crew: there?.people.map((q) => q.name) ?? [],
     askCrew: labour === null,
     fireCard,
   };
-}
-
-/** Who is there for the rest of the day. */
-export function availableLabourNow(
-  work: Work | null,
-  timeZone: string,
-  now: number,
-): AvailableLabour | 'over' | null {
-  if (!work) return null;
-  const { weekday, minute } = weekdayOf(timeZone, now);
-  return work.days.includes(weekday) && minute >= minutesOfClock(work.to)
-    ? 'over'
-    : availableLabourAt(work, weekday, minute);
 }

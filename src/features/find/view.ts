@@ -8,7 +8,7 @@ import { litresText } from '@/core/words/amount';
 import { whenText } from '@/core/quantity/format';
 import type { EntryMark } from '@/core/log/kinds/kind';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
-import { standingText } from '@/core/snapshot/picture';
+import { standingText } from '@/telling/status/picture';
 import { keysOf } from '@/core/words/feel';
 import type { Locale } from '@/core/words/note';
 import { navigationPlaces } from '@/core/words/places';
@@ -45,11 +45,7 @@ export const kindsCalled = (typed: string): string[] => [
   ...keysOf(LOT_WAITING_NAMES).filter((kind) => answersTo(typed, LOT_WAITING_NAMES[kind])),
 ];
 
-const foundBatches = (
-  board: readonly BatchSnapshot[],
-  typed: string,
-  { now, unit }: Locale,
-): Found[] =>
+const foundBatches = (board: readonly BatchSnapshot[], typed: string, locale: Locale): Found[] =>
   board
     .filter((d) =>
       answersTo(
@@ -63,7 +59,7 @@ const foundBatches = (
     .map((d) => ({
       href: `/batch/${d.id}`,
       name: d.name ?? d.code,
-      about: [positionText(d.position), standingText(d, now, unit)].filter(Boolean).join(' · '),
+      about: [positionText(d.position), standingText(d, locale)].filter(Boolean).join(' · '),
     }));
 
 const textOf = (value: unknown): string => (typeof value === 'string' ? value : '');

@@ -1,4 +1,4 @@
-import { isGone } from '@/core/advice/situation';
+import { statusOfBatch } from '@/core/status/batch-status';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { itemAt } from '@/core/quantity/present';
 
@@ -12,9 +12,10 @@ export const MOST_ON_SKYLINE = 16;
  */
 export function skylineOf(
   board: readonly BatchSnapshot[],
+  now: number,
   active?: string,
 ): { shown: readonly BatchSnapshot[]; others: number } {
-  const standing = board.filter((d) => !isGone(d.situation) || d.id === active);
+  const standing = board.filter((d) => !statusOfBatch(d, now).isGone || d.id === active);
   const at = Math.max(
     0,
     standing.findIndex((d) => d.id === active),
@@ -25,10 +26,13 @@ export function skylineOf(
 }
 
 /** Where the keys 1 to 9, and 0 for bay 10, lead. */
-export function bayKeysOf(board: readonly BatchSnapshot[]): Readonly<Record<string, string>> {
+export function bayKeysOf(
+  board: readonly BatchSnapshot[],
+  now: number,
+): Readonly<Record<string, string>> {
   const keys: Record<string, string> = {};
   for (const d of board)
-    if (d.bay !== null && /^([1-9]|10)$/.test(d.bay) && !isGone(d.situation))
+    if (d.bay !== null && /^([1-9]|10)$/.test(d.bay) && !statusOfBatch(d, now).isGone)
       keys[itemAt(d.bay, d.bay.length - 1)] = d.id;
   return keys;
 }

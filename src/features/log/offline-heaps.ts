@@ -1,7 +1,6 @@
 import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
-import { nextAdvice } from '@/core/advice/next';
-import { hotOf, isGone } from '@/core/advice/situation';
+import { statusOfBatch } from '@/core/status/batch-status';
 import { templatesOf } from '@/core/advice/templates';
 import { adviceWords, type AdviceWords } from '@/telling/status/advice';
 import { hotWords } from '@/telling/status/hot';
@@ -14,7 +13,7 @@ import { soonText, tempText, upperFirst } from '@/core/quantity/format';
 import type { TempUnit } from '@/core/units/units';
 import { findRule } from '@/core/rules/library';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
-import { heapPicture, standingText, type HeapPicture } from '@/core/snapshot/picture';
+import { heapPicture, standingText, type HeapPicture } from '@/telling/status/picture';
 import type { Locale } from '@/core/words/note';
 import { positionText } from '@/core/words/position';
 import { placedHeaps, type PlacedHeap } from '@/entry/placed';
@@ -57,18 +56,18 @@ export type OfflineHeaps = {
 
 function offlineHeap(d: BatchSnapshot, locale: Locale): OfflineHeap {
   const { timeZone, unit, now } = locale;
-  const situation = { ...d.situation, now };
-  const hot = hotOf(situation);
+  const status = statusOfBatch(d, now);
+  const { hot } = status.danger;
   const { warnC, actC, dangerC } = d.situation.limits;
   return {
     id: d.id,
-    picture: heapPicture(d, now, unit),
+    picture: heapPicture(d, locale),
     place: positionText(d.position),
-    standing: upperFirst(standingText(d, now, unit)),
-    stage: stageText(d.situation.stage, locale, d.situation.rounds.length > 0),
+    standing: upperFirst(standingText(d, locale)),
+    stage: stageText(status.stage, locale, d.situation.rounds.length > 0),
     method: libraryText(d.situation.template.name),
     building: d.builtAt === null,
-    advice: adviceWords(nextAdvice(situation), locale),
+    advice: adviceWords(status.next, locale),
     hot: hot && hotWords(hot, locale),
     limits: say('log.watchFromCoolFromFrom', {
       warnC: tempText(warnC, unit),
@@ -86,7 +85,7 @@ function offlineHeap(d: BatchSnapshot, locale: Locale): OfflineHeap {
     kept: d.method,
     template: d.situation.template.id,
     rules: d.rules.map((r) => r.rule).filter((id) => findRule(id) !== undefined),
-    onHold: d.situation.stage.code === 'on-hold',
+    onHold: status.stage.held !== null,
     shape: d.field.shape,
     danger: dangerText(d, locale),
   };
@@ -99,7 +98,9 @@ export function createOfflineHeaps(
   by: string,
   locale: Locale,
 ): OfflineHeaps {
-  const heaps = board.filter((d) => !isGone(d.situation)).map((d) => offlineHeap(d, locale));
+  const heaps = board
+    .filter((d) => !statusOfBatch(d, locale.now).isGone)
+    .map((d) => offlineHeap(d, locale));
   const ruleIds = [...new Set(heaps.flatMap((h) => h.rules))];
   return {
     now: locale.now,

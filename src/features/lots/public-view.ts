@@ -10,7 +10,7 @@ import {
 } from '@/core/words/lots';
 import { findRule, shortTitle } from '@/core/rules/library';
 import type { LotFacts } from '@/core/release/assess-release';
-import { usualUse } from '@/core/lots/decision';
+import { usualUse } from '@/core/status/lot-decision';
 import type { UseId } from '@/core/release/uses';
 import { nameOfMatter, type LotsGiven } from './matter';
 

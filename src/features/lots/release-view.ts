@@ -4,7 +4,7 @@ import { CROP_FAMILY_WORDS, RELEASE_ITEM_WORDS, TEST_WORDS, USE_WORDS } from '@/
 import { labValueText, limitAskText } from '@/core/lots/texts';
 import { dayText, joinParts, listText } from '@/core/quantity/format';
 import type { Standing } from '@/core/release/limits';
-import { standingDecision } from '@/core/lots/decision';
+import { latestDecision } from '@/core/status/lot-decision';
 import type { AssessedUse } from '@/core/release/assess-release';
 import type { ReleaseItem, UseCaution, UseId } from '@/core/release/uses';
 import { nameOfMatter, type LotsGiven } from './matter';
@@ -38,7 +38,7 @@ export type DecisionView = {
 };
 export function decisionView(given: LotsGiven, lot: string): DecisionView | null {
   const { state, book, locale } = given;
-  const standing = standingDecision(state, book, lot);
+  const standing = latestDecision(state, book, lot);
   if (!standing) return null;
   const { entry: last, questions } = standing;
   const { decision, uses, reasons, words } = last.data;

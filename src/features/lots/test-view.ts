@@ -3,7 +3,7 @@ import type { LotTest } from '@/core/lots/fold';
 import { gapText } from '@/core/lots/texts';
 import { TEST_OUTCOME_WORDS, TEST_WORDS } from '@/core/words/lots';
 import { dayText, joinParts } from '@/core/quantity/format';
-import { usualUse } from '@/core/lots/decision';
+import { usualUse } from '@/core/status/lot-decision';
 import { nameOfMatter, type LotsGiven } from './matter';
 
 /** How a test of maturity is shown. */

@@ -1,8 +1,8 @@
 import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
-import { heapPicture, type HeapPicture } from '@/core/snapshot/picture';
-import { isGone } from '@/core/advice/situation';
+import { heapPicture, type HeapPicture } from '@/telling/status/picture';
+import { statusOfBatch } from '@/core/status/batch-status';
 import { positionIn, usesOf } from '@/core/heap/site-map';
 import { positionText } from '@/core/words/position';
 import type { Position } from '@/core/log/shapes';
@@ -92,7 +92,7 @@ export function mapView(
   locale: Locale,
   lots: readonly MapLot[],
 ): MapView {
-  const live = board.filter((d) => !isGone(d.situation));
+  const live = board.filter((d) => !statusOfBatch(d, locale.now).isGone);
   const byId = new Map(live.map((d) => [d.id, d]));
   const standing = live.map((d) => ({
     id: d.id,
@@ -103,7 +103,7 @@ export function mapView(
   const { uses, nowhere } = usesOf(store.map?.map.slots ?? [], standing);
   const heap = (id: string, fromM: number | null, toM: number | null): MapHeap => {
     const d = valueAt(byId, id);
-    const picture = heapPicture(d, locale.now, locale.unit);
+    const picture = heapPicture(d, locale);
     return { id, name: d.name ?? d.code, code: d.code, says: picture.says, picture, fromM, toM };
   };
   const stock = new Map<string, { litres: number; names: string[] }>();

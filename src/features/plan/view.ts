@@ -7,7 +7,10 @@ import {
   type WorkDay,
   type Outlook,
 } from '@/core/advice/scheduler';
-import { isGone, isLive, type HeapFacts } from '@/core/advice/situation';
+import type { HeapFacts } from '@/core/advice/situation';
+import { statusOfBatch, type BatchStatus } from '@/core/status/batch-status';
+import type { FitsStatus } from '@/core/status/site-status';
+import { saysOf } from '@/telling/status/says';
 import type { HeapCard } from '@/core/advice/tasks';
 import { positionShort } from '@/core/words/position';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
@@ -44,6 +47,7 @@ type PlanRow = {
   readonly lostAt: number | null;
   readonly bayBy: number | null;
   readonly note: string;
+  /** Facts that the row states. */ readonly says: string | undefined;
   readonly turns: readonly number[];
 };
 type PlanDay = {
@@ -61,6 +65,7 @@ type PlanDay = {
 export type PlanView = {
   readonly title: string;
   readonly summary: string;
+  /** Whether the turnings of every day fit into the crew’s hours. */ readonly turningsFit: boolean;
   readonly solvedText: string;
   readonly days: readonly PlanDay[];
   readonly rows: readonly PlanRow[];
@@ -195,6 +200,26 @@ export function dayEffects(
   });
 }
 
+/** What stands on a row instead of turnings. */
+function noteOf(
+  { stage, danger }: BatchStatus,
+  kind: PlanRow['kind'],
+  lostAt: number | null,
+  timeZone: string,
+): string {
+  if (danger.level === 'fire') return say('status.standBack');
+  if (danger.level === 'high') return say('status.tooHot');
+  if (kind === 'curing')
+    return stage.code === 'ready' ? say('plan.markedReady') : say('plan.curing');
+  if (kind === 'proven') return say('plan.ruleMetLetCoolMove');
+  if (kind === 'building') return say('plan.beingBuilt');
+  if (stage.held) return say('plan.onHold');
+  if (stage.code === 'dormant') return say('plan.frozen');
+  return lostAt === null
+    ? ''
+    : say('plan.coolsBelowItsLimit', { lostAt: dayText(timeZone, lostAt) });
+}
+
 /** The fourteen days as they are drawn and read. */
 export function planView(site: PlannedSite, locale: Locale): PlanView {
   const { plan, days, board, outlooks, hasCrew, now } = site;
@@ -220,10 +245,12 @@ export function planView(site: PlannedSite, locale: Locale): PlanView {
     }),
   }));
   const rows = board
-    .filter((d) => !isGone(d.situation))
-    .map((d): PlanRow => {
+    .map((d) => ({ d, status: statusOfBatch(d, now) }))
+    .filter(({ status }) => !status.isGone)
+    .map(({ d, status }): PlanRow => {
       const o = outlooks.get(d.id);
-      const { stage, proof } = d.situation;
+      const { stage, isLive } = status;
+      const { proof } = d.situation;
       const kind =
         stage.code === 'building'
           ? 'building'
@@ -244,30 +271,16 @@ export function planView(site: PlannedSite, locale: Locale): PlanView {
         state: d.state,
         kind,
         meanC: d.latest?.valueC ?? 20,
-        turns: isLive(d.situation) ? turnsIn(plan, days, d.id).map(share) : [],
+        turns: isLive ? turnsIn(plan, days, d.id).map(share) : [],
         proofAt: proofAt === null ? null : share(proofAt),
         proofText:
           proofAt === null
             ? ''
             : say('plan.couldMeetRuleAsPlanned2', { proofAt: dayText(timeZone, proofAt) }),
         lostAt: o?.lostAt == null ? null : share(o.lostAt),
+        says: saysOf(status, 'main', 'danger'),
         bayBy: by === null || by < first ? null : share(by),
-        note:
-          kind === 'proven'
-            ? say('plan.ruleMetLetCoolMove')
-            : kind === 'curing'
-              ? stage.code === 'ready'
-                ? say('plan.markedReady')
-                : say('plan.curing')
-              : kind === 'building'
-                ? 'building'
-                : stage.code === 'on-hold'
-                  ? say('plan.onHold')
-                  : stage.code === 'dormant'
-                    ? 'asleep'
-                    : o?.lostAt != null
-                      ? say('plan.coolsBelowItsLimit', { lostAt: dayText(timeZone, o.lostAt) })
-                      : '',
+        note: noteOf(status, kind, o?.lostAt ?? null, timeZone),
       };
     });
   const shown = days.map((d, i): PlanDay => {
@@ -296,15 +309,13 @@ export function planView(site: PlannedSite, locale: Locale): PlanView {
   const heavy = shown.filter((d) => d.over !== null);
   const lost = rows.filter((r) => r.lostAt !== null && r.lostAt < days.length);
   const summary = [
-    hasCrew
-      ? heavy.length > 0
-        ? say('plan.moreWorkThanCrewCan', {
-            heavy: heavy
-              .slice(0, 4)
-              .map((d) => say('plan.by', { long: d.long, replace: d.over!.replace('+', '') }))
-              .join(', '),
-          })
-        : say('plan.everyDayFits')
+    hasCrew && heavy.length > 0
+      ? say('plan.moreWorkThanCrewCan', {
+          heavy: heavy
+            .slice(0, 4)
+            .map((d) => say('plan.by', { long: d.long, replace: d.over!.replace('+', '') }))
+            .join(', '),
+        })
       : '',
     lost.length > 0 ? say('plan.atRisk', { lost: lost.map((r) => r.name).join(', ') }) : '',
   ]
@@ -313,6 +324,7 @@ export function planView(site: PlannedSite, locale: Locale): PlanView {
   return {
     title: say('plan.fourteenDaysFrom', { work: dayText(timeZone, firstOf(days).work) }),
     summary,
+    turningsFit: hasCrew && heavy.length === 0,
     days: shown,
     rows,
     jobs,
@@ -321,4 +333,13 @@ export function planView(site: PlannedSite, locale: Locale): PlanView {
       ? say('plan.turningsSpreadOverDaysSo')
       : say('plan.thereWereTooManyTurnings'),
   };
+}
+
+/** Whether every day fits: what is due today is counted as the home page counts it. */
+export function planFitsText(
+  { turningsFit }: Pick<PlanView, 'turningsFit'>,
+  { code, lacking }: FitsStatus,
+): string {
+  if (code === 'not-all') return say('plan.todayDoesNotFit', { tasks: lacking.length });
+  return turningsFit ? say('plan.everyDayFits') : '';
 }

@@ -3,11 +3,10 @@ import { localInput, localParts } from '@/core/quantity/calendar';
 import { isShape } from '@/core/heap/size';
 import { SHAPE_WORDS } from '@/core/words/shape';
 import { say } from '@/messages/say';
-import { isGone } from '@/core/advice/situation';
+import { statusOfBatch, type BatchStatus } from '@/core/status/batch-status';
 import { surenessText } from '@/core/words/reading';
 import { positionText } from '@/core/words/position';
 import { chartView, type ChartView } from '@/core/snapshot/chart';
-import { claimOf } from '@/core/advice/claim';
 import { claimText } from '@/telling/status/claim';
 import { stageText } from '@/telling/status/stage';
 import { createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-snapshot';
@@ -19,7 +18,9 @@ import { LIBRARY_EDITION } from '@/core/rules/library';
 import { heldText } from '@/core/rules/text';
 import { findingText, GRADE_WORD } from '@/core/words/grade';
 import { assessBatch, type BatchAssessment } from '@/core/snapshot/assess-batch';
-import { adoptedText, saidOf, type Said } from '@/core/snapshot/said';
+import { recordLine } from '@/telling/status/rules';
+import { saysOf } from '@/telling/status/says';
+import { adoptedText, isCannotSay, saidOf, type Said } from '@/telling/status/said';
 import { heatOf } from '@/core/evidence/rounds';
 import type { SiteHead } from '@/core/formats/batch-file-of';
 import { recordEntry, type Entry } from '@/core/log/entry';
@@ -39,7 +40,7 @@ import { isoOf, MS, instantOf, type Instant } from '@/core/quantity/instant';
 import { toCelsius } from '@/core/units/units';
 import { CAUTION } from '@/core/words/caution';
 import type { Locale } from '@/core/words/note';
-import { plainText, progressText, statusWord } from '@/core/evidence/verdict-words';
+import { plainText } from '@/core/evidence/verdict-words';
 import { firstOf, valueAt } from '@/core/quantity/present';
 
 /** A heat-treatment record: everything that an inspector asks, as text. The page, the PDF and the checker print the same. */
@@ -586,7 +587,12 @@ const outcomeOf = (said: readonly Said[]): RecordDoc['outcome'] =>
   said.map((v) => ({
     rule: v.full,
     met: v.status === 'proven',
-    text: v.status === 'proven' ? v.short : say('record.notMet', { short: v.short }),
+    text:
+      v.status === 'proven'
+        ? v.short
+        : isCannotSay(v.code)
+          ? say('record.cannotSay', { short: v.short })
+          : say('record.notMet', { short: v.short }),
   }));
 
 /** How good the evidence is, apart from what it says. */
@@ -603,18 +609,12 @@ function qualityOf(assessment: BatchAssessment | null): string[] {
 }
 
 /** What somebody said that the heap is, with what stands behind it; none while it is worked. */
-function standingRow(
-  { state, site, siteState, now }: Ask,
-  assessment: BatchAssessment | null,
-  locale: Locale,
-): [string, string][] {
-  const { situation } = createBatchSnapshot(state, site, siteState, now, assessment);
-  const { stage } = situation;
+function standingRow({ stage, situation, claim }: BatchStatus, locale: Locale): [string, string][] {
   if (stage.by === null) return [];
   return [
     [
       say('record.result'),
-      `${stageText(stage, locale, situation.rounds.length > 0)}. ${claimText(claimOf(situation, now), locale)}`,
+      `${stageText(stage, locale, situation.rounds.length > 0)}. ${claimText(claim, locale)}`,
     ],
   ];
 }
@@ -631,8 +631,9 @@ export function recordDoc(ask: Ask): RecordDoc {
     place: (id) => labels.get(id) ?? id,
   };
   const assessment = assessBatch(state, site, siteState, now);
+  const status = statusOfBatch(createBatchSnapshot(state, site, siteState, now, assessment), now);
   const cn = initialCnOf(ask.store ?? foldStore(state.entries), state.id, state.builtAt);
-  const said = assessment ? saidOf(assessment, state.terms.length, locale, cn) : [];
+  const said = assessment ? saidOf(assessment, status, state.terms.length, locale, cn) : [];
   const { code } = state.opened;
   return {
     title: say('record.heatTreatmentRecord'),
@@ -640,7 +641,7 @@ export function recordDoc(ask: Ask): RecordDoc {
     code,
     made: whenText(timeZone, now),
     asOf: now,
-    identity: [...identityOf(page, cnText(cn)), ...standingRow(ask, assessment, locale)],
+    identity: [...identityOf(page, cnText(cn)), ...standingRow(status, locale)],
     outcome: outcomeOf(said),
     quality: qualityOf(assessment),
     held: heldText(LIBRARY_EDITION),
@@ -670,28 +671,31 @@ export function recordDoc(ask: Ask): RecordDoc {
 }
 
 /** The batches that a record can be made of, for the page of records. */
-export const recordRows = (board: readonly BatchSnapshot[], { timeZone }: Locale) =>
+export const recordRows = (board: readonly BatchSnapshot[], locale: Locale) =>
   board.map((d) => {
-    const lead = d.rules[0];
+    const { timeZone, now } = locale;
+    const status = statusOfBatch(d, now);
+    const { main } = status;
     return {
       id: d.id,
       code: d.code,
       name: d.name ?? d.code,
       building: d.builtAt === null,
-      gone: isGone(d.situation),
+      gone: status.isGone,
       /** The year that it was built in: a site speaks of its seasons by it. */
       season: String(localParts(timeZone, d.builtAt ?? d.openedAt).year),
       builtAt: d.builtAt ?? d.openedAt,
       place: positionText(d.position),
-      proven: lead?.status === 'proven',
+      proven: main !== null && main.facts.provenAt !== null,
       builtDay: localInput(timeZone, d.builtAt ?? d.openedAt).slice(0, 10),
       built: d.builtAt === null ? say('record.stillBeingBuilt') : dayText(timeZone, d.builtAt),
-      rule: lead ? libraryText(lead.title) : '',
-      says: lead
-        ? `${statusWord(lead)}${lead.provenAt === null ? `, ${progressText(lead)}` : ` ${dayText(timeZone, lead.provenAt)}`}`
+      rule: main ? libraryText(main.title) : '',
+      standing: main
+        ? recordLine(status, locale)
         : d.builtAt === null
           ? say('record.noClockHasStarted')
           : say('record.noRuleToMeet'),
+      says: saysOf(status, 'main'),
     };
   });
 export type RecordRow = ReturnType<typeof recordRows>[number];

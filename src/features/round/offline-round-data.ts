@@ -1,7 +1,9 @@
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { FieldPlace } from '@/core/snapshot/round-snapshot';
-import { heapPicture, type HeapPicture } from '@/core/snapshot/picture';
-import { routeOf } from '@/core/snapshot/route';
+import { statusOfBatch } from '@/core/status/batch-status';
+import { saysOf } from '@/telling/status/says';
+import { heapPicture, type HeapPicture } from '@/telling/status/picture';
+import { routeOf } from '@/core/status/route';
 import { checkDue } from '@/core/evidence/drift';
 import { planDoubts } from '@/core/heap/plan';
 import { bordersOf } from '@/core/heap/row';
@@ -13,7 +15,7 @@ import { MS } from '@/core/quantity/instant';
 import { toCelsius, type TempUnit } from '@/core/units/units';
 import type { Locale } from '@/core/words/note';
 import { planDoubtText } from '@/core/words/plan';
-import { notNowText, routeReasonText } from '@/core/words/route';
+import { notNowText, routeReasonText } from '@/telling/status/route';
 import { valueAt } from '@/core/quantity/present';
 
 /** All that a round over the site needs on a phone with no signal; it is kept there and made anew whenever there is one. */
@@ -37,6 +39,7 @@ export type RoundHeap = {
   readonly name: string;
   readonly place: string;
   readonly reason: string;
+  /** Facts that its line states. */ readonly says?: string | undefined;
   readonly due: boolean;
   readonly notNow: string | null;
   readonly picture: HeapPicture;
@@ -119,10 +122,11 @@ export function createOfflineRoundData(
         code: d.code,
         name: d.name ?? d.code,
         place: positionText(d.position),
-        reason: routeReasonText(reason),
+        reason: routeReasonText(reason, locale),
+        says: saysOf(statusOfBatch(d, now), 'danger', 'act:read'),
         due,
         notNow: notNow && notNowText(notNow, locale),
-        picture: heapPicture(d, now, unit),
+        picture: heapPicture(d, locale),
         shape,
         coreDepthM,
         lengthM,

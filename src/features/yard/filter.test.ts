@@ -36,6 +36,11 @@ const listed = ({ id, readAgo = 2, builtAgo = 100, ...g }: Given): Listed =>
       situation: { stage: { code: g.stage ?? 'hot' } },
       rules: [],
     },
+    status: {
+      stage: { code: g.stage ?? 'hot' },
+      main: null,
+      danger: { level: 'none', since: null, hot: null },
+    },
     plot: { id, advice: { urgent: g.urgent ?? false, danger: g.danger ?? false } },
   }) as unknown as Listed;
 const ids = (batches: readonly Given[], filter: Partial<YardFilter>): string[] =>

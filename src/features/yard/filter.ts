@@ -1,5 +1,6 @@
 import { METHODS, type Method } from '@/core/evidence/types';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
+import type { BatchStatus } from '@/core/status/batch-status';
 import { MS } from '@/core/quantity/instant';
 import { positionShort } from '@/core/words/position';
 import type { Plot } from './plot';
@@ -27,7 +28,11 @@ export type YardFilter = {
 export const NO_FILTER: YardFilter = { show: 'all', method: null, place: '', order: 'place' };
 
 /** A batch with what the yard says of it. */
-export type Listed = { readonly d: BatchSnapshot; readonly plot: Plot };
+export type Listed = {
+  readonly d: BatchSnapshot;
+  readonly status: BatchStatus;
+  readonly plot: Plot;
+};
 
 /** Not read for a day. */
 const UNREAD_MS = MS.day;
@@ -62,16 +67,19 @@ const SHOWN: Readonly<Record<Show, (listed: Listed, now: number) => boolean>> = 
   unread: ({ d }, now) => isUnread(d, now),
   building: ({ d }) => d.situation.stage.code === 'building',
   heating: ({ d }) => ['heating', 'hot', 'cooling'].includes(d.situation.stage.code),
-  met: ({ d }) => d.rules.some((r) => r.status === 'proven'),
-  curing: ({ d }) => ['curing', 'ready', 'on-hold'].includes(d.situation.stage.code),
+  met: ({ status }) => status.main !== null && status.main.facts.provenAt !== null,
+  curing: ({ d }) => ['curing', 'ready'].includes(d.situation.stage.code),
 };
 
 const urgency = ({ plot }: Listed): number => (plot.advice.danger ? 0 : plot.advice.urgent ? 1 : 2);
+/** The hottest of what is in danger comes first; what was smelled burning and not read before all. */
+const heatInDanger = ({ status: { danger } }: Listed): number =>
+  danger.hot === null || danger.level === 'watch' ? -Infinity : (danger.hot.coreC ?? Infinity);
 const age = ({ d }: Listed): number => d.builtAt ?? d.openedAt;
 const lastRead = ({ d }: Listed): number => d.latest?.at ?? -Infinity;
 const BY: Readonly<Record<YardOrder, ((a: Listed, b: Listed) => number) | null>> = {
   place: null,
-  urgency: (a, b) => urgency(a) - urgency(b),
+  urgency: (a, b) => urgency(a) - urgency(b) || heatInDanger(b) - heatInDanger(a) || 0,
   youngest: (a, b) => age(b) - age(a),
   oldest: (a, b) => age(a) - age(b),
   'unread-longest': (a, b) => lastRead(a) - lastRead(b),

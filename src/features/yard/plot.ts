@@ -9,5 +9,7 @@ export type Plot = {
   readonly foot: string;
   readonly head: string;
   readonly sub: string;
+  /** Facts that the head states. */ readonly says: string | undefined;
   readonly advice: AdviceWords;
+  /** Facts that the advice states. */ readonly adviceSays: string | undefined;
 };

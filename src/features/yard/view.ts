@@ -1,13 +1,13 @@
-import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
-import { isGone, isLive } from '@/core/advice/situation';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
-import { nextAdvice } from '@/core/advice/next';
+import { actOfAdvice, statusOfBatch, type BatchStatus } from '@/core/status/batch-status';
 import { positionShort } from '@/core/words/position';
-import { heapPicture } from '@/core/snapshot/picture';
+import { heapPicture } from '@/telling/status/picture';
+import { adviceWords, type AdviceWords } from '@/telling/status/advice';
+import { mainLine, mainText, othersMetText } from '@/telling/status/rules';
+import { saysOf } from '@/telling/status/says';
 import {
   ageText,
-  durationText,
   tempBeside,
   tempFigure,
   volumeText,
@@ -15,82 +15,46 @@ import {
   dayText,
 } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
-import { adviceWords, type AdviceWords } from '@/telling/status/advice';
 import type { Locale } from '@/core/words/note';
-import { progressText, turningsText, uncounted } from '@/core/evidence/verdict-words';
 import type { Plot } from './plot';
 import { applyFilter, NO_FILTER, type Listed, type YardFilter } from './filter';
-import { firstOf } from '@/core/quantity/present';
 
-/** What a rule that leads comes to, in a line. */
-function leadText(
+const some = (...parts: readonly string[]): string => parts.filter(Boolean).join(' · ');
+
+/** How far a batch is: its stage where somebody said it, else the rule that is worked on. */
+function headOf(
   d: BatchSnapshot,
-  lead: BatchSnapshot['rules'][number],
-  age: string,
-): { head: string; sub: string } {
-  const turned = lead.turningsRequired > 0 ? turningsText(lead) : '';
-  const doubt = uncounted(lead);
-  if (doubt && lead.status !== 'proven')
+  status: BatchStatus,
+  locale: Locale,
+): { head: string; sub: string; says: string | undefined } {
+  const { timeZone, unit, now } = locale;
+  const { stage } = status;
+  if (stage.code === 'building')
     return {
-      head: firstOf(doubt).text.replace(/: .*$/, '').trim(),
-      sub: say('yard.doesNotCountYet'),
+      head: say('status.stillBeingBuilt'),
+      sub: say('status.started', { at: whenText(timeZone, d.openedAt, now) }),
+      says: saysOf(status, 'stage'),
     };
-  if (lead.status === 'recovering')
-    return {
-      head: say('yard.paused', { creditedHours: durationText(lead.creditedHours) }),
-      sub: turned,
-    };
-  if (d.state === 'broken')
-    return {
-      head: say('yard.startsOver', { lead: progressText(lead) }),
-      sub: d.lostHours > 0 ? say('yard.lost', { lostHours: durationText(d.lostHours) }) : turned,
-    };
-  return {
-    head: lead.status === 'broken' ? say('yard.notHotEnoughSoFar') : progressText(lead),
-    sub: turned || age,
-  };
-}
-
-/** How many of several rules are met; empty: there are not several. */
-const metText = ({ rules: { asked, met } }: BatchSnapshot['situation']): string =>
-  asked > 1 ? say('yard.meetsOfRules', { met: met.length, asked }) : '';
-
-function headOf(d: BatchSnapshot, { timeZone, unit, now }: Locale): { head: string; sub: string } {
-  const lead = d.rules[0];
-  const { stage } = d.situation;
-  const age =
-    d.builtAt === null
-      ? ''
-      : say('yard.day', { value: Math.floor((now - d.builtAt) / MS.day) + 1 });
-  const some = (...parts: string[]): string => parts.filter(Boolean).join(' · ');
-  const proof = lead?.provenAt
-    ? say('yard.met', { provenAt: dayText(timeZone, lead.provenAt) })
-    : '';
-  const several = metText(d.situation);
-  const standing = proof
-    ? `${proof}: ${libraryText(lead!.title)}`
-    : lead
-      ? say('yard.notMet')
-      : say('yard.noRuleToMeet');
-  if (d.state === 'building')
-    return {
-      head: say('yard.stillBeingBuilt'),
-      sub: say('yard.started', { openedAt: whenText(timeZone, d.openedAt, now) }),
-    };
+  const standing = mainText(status, locale);
   if (stage.code === 'released' || stage.code === 'ended')
-    return { head: say('yard.released'), sub: standing };
+    return { head: say('status.finished'), sub: standing, says: saysOf(status, 'stage', 'main') };
   if (stage.code === 'ready' || stage.code === 'curing')
     return {
-      head: stage.code === 'ready' ? say('yard.markedReady') : say('yard.curing'),
-      sub: some(saidBy(stage, timeZone), standing, several, warmthText(d.situation, unit)),
+      head: stage.code === 'ready' ? say('status.markedReady') : say('status.curing'),
+      sub: some(
+        saidBy(stage, timeZone),
+        standing,
+        othersMetText(status),
+        warmthText(d.situation, unit),
+      ),
+      says: saysOf(status, 'stage', 'main'),
     };
-  if (!lead) return { head: say('yard.noRuleToMeet2'), sub: age };
-  if (lead.status === 'proven') return { head: proof, sub: some(libraryText(lead.title), several) };
-  const { head, sub } =
-    d.state === 'waiting' && !uncounted(lead)
-      ? { head: d.latest ? say('yard.notHotEnoughSoFar') : say('yard.noTemperaturesYet'), sub: age }
-      : leadText(d, lead, age);
-  return { head, sub: some(sub, several) };
+  const line = mainLine(status, d.lostHours, locale);
+  return {
+    head: line.head,
+    sub: some(stage.held ? say('status.onHold') : '', line.sub),
+    says: saysOf(status, 'main'),
+  };
 }
 
 /** Who said so, and when. */
@@ -119,22 +83,26 @@ function footOf(d: BatchSnapshot, { unit, now }: Locale): string {
 
 const briefly = (words: AdviceWords): AdviceWords => ({ ...words, why: words.brief ?? words.why });
 
-const plotOf = (d: BatchSnapshot, locale: Locale): Plot => ({
-  id: d.id,
-  name: d.name ?? d.code,
-  place: positionShort(d.position) || say('yard.noBay'),
-  volume: d.volumeM3 === null ? '' : volumeText(d.volumeM3),
-  foot: footOf(d, locale),
-  ...headOf(d, locale),
-  advice: briefly(adviceWords(nextAdvice({ ...d.situation, now: locale.now }), locale)),
-});
+function plotOf(d: BatchSnapshot, status: BatchStatus, locale: Locale): Plot {
+  const act = actOfAdvice(status, status.next);
+  return {
+    id: d.id,
+    name: d.name ?? d.code,
+    place: positionShort(d.position) || say('yard.noBay'),
+    volume: d.volumeM3 === null ? '' : volumeText(d.volumeM3),
+    foot: footOf(d, locale),
+    ...headOf(d, status, locale),
+    advice: briefly(adviceWords(status.next, locale)),
+    adviceSays: saysOf(status, 'danger', ...(act ? [`act:${act.kind}` as const] : [])),
+  };
+}
 
 /** As many heaps are drawn; of a larger site's the others are rows. */
 export const MOST_DRAWN = 36;
 
 /** What comes first where not all can be drawn: danger, what cannot wait, what works on a rule, then what was built last. */
-const nearness = ({ d, plot }: Listed): number =>
-  plot.advice.danger ? 0 : plot.advice.urgent ? 1 : isLive(d.situation) ? 2 : 3;
+const nearness = ({ status, plot }: Listed): number =>
+  plot.advice.danger ? 0 : plot.advice.urgent ? 1 : status.isLive ? 2 : 3;
 
 /** Those that are drawn. */
 function chooseDrawn(standing: readonly Listed[]): ReadonlySet<Listed> {
@@ -152,8 +120,9 @@ export function yardScreen(
   filter: YardFilter = NO_FILTER,
 ) {
   const all = board
-    .filter((d) => !isGone(d.situation))
-    .map((d): Listed => ({ d, plot: plotOf(d, locale) }));
+    .map((d) => ({ d, status: statusOfBatch(d, locale.now) }))
+    .filter(({ status }) => !status.isGone)
+    .map(({ d, status }): Listed => ({ d, status, plot: plotOf(d, status, locale) }));
   const standing = applyFilter(all, filter, locale.now);
   const drawn = chooseDrawn(standing);
   return {
@@ -161,7 +130,7 @@ export function yardScreen(
       .filter((shown) => drawn.has(shown))
       .map(({ d, plot }) => ({
         plot,
-        picture: heapPicture(d, locale.now, locale.unit),
+        picture: heapPicture(d, locale),
       })),
     /** The others. */
     rows: standing.filter((shown) => !drawn.has(shown)).map(({ plot }) => plot),

@@ -56,7 +56,9 @@ describe('the yard', () => {
       heap((l) => l.put('ready', { knowing: ['unproven', 'unread'] }, { at: ago(5), by: 'Ana' })),
     );
     expect(plot!.head).toBe('Marked ready');
-    expect(plot!.sub).toMatch(/^Ana, [A-Z][a-z]{2} May 18 · not met.*no temperatures/);
+    expect(plot!.sub).toMatch(
+      /^Ana, [A-Z][a-z]{2} May 18 · PFRP windrow not met, .*no temperatures/,
+    );
   });
   test('what is met is named; the knot stands for it alone', () => {
     const [said, met] = [

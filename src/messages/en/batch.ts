@@ -34,8 +34,6 @@ export const enBatch = {
   asRead: 'as read',
   less: 'less {k} °{unit}',
   at2: '{c} at {label}',
-  stillBeingBuilt: 'still being built',
-  day: 'day {value, number}',
   loggedAt: 'logged at {siteName}',
   daysCountedIn: 'days counted in {zone}',
   ago: '{age} ago',

@@ -35,6 +35,7 @@ import { enRound } from './round';
 import { enRules } from './rules';
 import { enSite } from './site';
 import { enSnapshot } from './snapshot';
+import { enStatus } from './status';
 import { enStore } from './store';
 import { enTerms } from './terms';
 import { enTrust } from './trust';
@@ -81,6 +82,7 @@ export const en = {
   rules: enRules,
   site: enSite,
   snapshot: enSnapshot,
+  status: enStatus,
   store: enStore,
   terms: enTerms,
   trust: enTrust,

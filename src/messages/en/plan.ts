@@ -13,6 +13,8 @@ export const enPlan = {
     '{name}: turn {work}, {minutes}{owed, select, owedTo {, needed for its rule} other {}}{pinned, select, setBy {, set by hand} other {}}',
   couldMeetRuleAsPlanned2: 'could meet its rule {proofAt} as planned',
   ruleMetLetCoolMove: 'rule met; let it cool and move it',
+  beingBuilt: 'being built',
+  frozen: 'frozen',
   markedReady: 'marked ready',
   curing: 'curing',
   onHold: 'on hold',
@@ -20,6 +22,8 @@ export const enPlan = {
   machine: 'machine +{overMachineMinutes}',
   by: '{long} by {replace}',
   moreWorkThanCrewCan: 'More work than the crew can do: {heavy}.',
+  todayDoesNotFit:
+    '{tasks, plural, one {One task of today does not fit.} other {# tasks of today do not fit.}}',
   everyDayFits: 'Every day fits.',
   atRisk: 'At risk: {lost}.',
   fourteenDaysFrom: 'Fourteen days from {work}',

@@ -81,6 +81,7 @@ export const enRecord = {
   n1FromWhatWasLogged: '{value, number}:1, from what was logged while building',
   n1BetweenFromWhatWas:
     '{value, number}:1, between {low, number} and {high, number}, from what was logged while building',
+  cannotSay: 'Cannot say. {short}',
   notMet: 'Not met: {short}',
   noTemperaturesSinceClockStarted: 'No temperatures since the clock started.',
   overallWeakestPartCountsMost: '{gradeword} overall; the weakest part counts most.',

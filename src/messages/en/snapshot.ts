@@ -28,7 +28,6 @@ export const enSnapshot = {
     'under version {versions, number}, in force now, it would be ‘{toLowerCase}’',
   metUnderVersionThisBatchs:
     'Met under version {version, number} of this batch’s rules and policy, and it stands; {now}.',
-  met2: 'Met {provenAt}',
   turningTurnings: '{turnings, plural, one {# turning} other {# turnings}}',
   atMost: 'at most {highestC}',
   theTimeLastRawMaterial: ' The time of its last raw material was given from memory.',
@@ -39,7 +38,6 @@ export const enSnapshot = {
   takenOverNotLoggedHere2: 'Taken over {from}: not logged here before.{raw}',
   coldestAgo: 'coldest {valueC}, {age} ago',
   noTemperaturesYet: 'no temperatures yet',
-  stillBeingBuilt: 'still being built',
   built: 'built',
   partialTurn: 'partial turn',
   raw: 'raw',

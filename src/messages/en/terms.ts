@@ -316,7 +316,7 @@ export const enTerms = {
   startsOverNoTimeCounted: 'starts over, no time counted',
   nothingCountsYet: 'nothing counts yet',
   noRuleToMeet: 'no rule to meet',
-  wasReleased: 'was released',
+  isOnHold: 'is on hold',
   isStillBeingBuilt: 'is still being built',
   read: 'read {at}',
   readDue: 'read {at}, due {due}',

@@ -33,8 +33,6 @@ export const esBatch = {
   asRead: 'como se leyó',
   less: 'menos {k} °{unit}',
   at2: '{c} en {label}',
-  stillBeingBuilt: 'en armado',
-  day: 'día {value, number}',
   loggedAt: 'registrado en {siteName}',
   daysCountedIn: 'días contados en {zone}',
   ago: 'hace {age}',

@@ -36,6 +36,7 @@ import { esRound } from './round';
 import { esRules } from './rules';
 import { esSite } from './site';
 import { esSnapshot } from './snapshot';
+import { esStatus } from './status';
 import { esStore } from './store';
 import { esTerms } from './terms';
 import { esTrust } from './trust';
@@ -82,6 +83,7 @@ export const es: Catalogue = {
   rules: esRules,
   site: esSite,
   snapshot: esSnapshot,
+  status: esStatus,
   store: esStore,
   terms: esTerms,
   trust: esTrust,

@@ -13,6 +13,8 @@ export const esPlan = {
     '{name}: voltear {work}, {minutes}{owed, select, owedTo {, lo pide su regla} other {}}{pinned, select, setBy {, fijado a mano} other {}}',
   couldMeetRuleAsPlanned2: 'podría cumplir su regla {proofAt} según el plan',
   ruleMetLetCoolMove: 'cumplió; deja que se enfríe y muévelo',
+  beingBuilt: 'en armado',
+  frozen: 'congelado',
   markedReady: 'marcado como listo',
   curing: 'en curado',
   onHold: 'retenido',
@@ -20,6 +22,8 @@ export const esPlan = {
   machine: 'máquina +{overMachineMinutes}',
   by: '{long} por {replace}',
   moreWorkThanCrewCan: 'Más trabajo del que puede la cuadrilla: {heavy}.',
+  todayDoesNotFit:
+    '{tasks, plural, one {Una tarea de hoy no cabe.} other {# tareas de hoy no caben.}}',
   everyDayFits: 'Todos los días caben.',
   atRisk: 'En riesgo: {lost}.',
   fourteenDaysFrom: 'Catorce días desde {work}',

@@ -82,6 +82,7 @@ export const esRecord = {
   n1FromWhatWasLogged: '{value, number}:1, según lo registrado al armar',
   n1BetweenFromWhatWas:
     '{value, number}:1, entre {low, number} y {high, number}, según lo registrado al armar',
+  cannotSay: 'No se puede decir. {short}',
   notMet: 'No cumplió: {short}',
   noTemperaturesSinceClockStarted: 'Sin temperaturas desde que empezó el reloj.',
   overallWeakestPartCountsMost: '{gradeword} en general; la parte más débil pesa más.',

@@ -28,7 +28,6 @@ export const esSnapshot = {
     'con la versión {versions, number}, vigente ahora, sería ‘{toLowerCase}’',
   metUnderVersionThisBatchs:
     'Cumplió con la versión {version, number} de las reglas y el criterio de este lote, y sigue en pie; {now}.',
-  met2: 'Cumplió {provenAt}',
   turningTurnings: '{turnings, plural, one {# volteo} other {# volteos}}',
   atMost: '{highestC} como máximo',
   theTimeLastRawMaterial: ' La hora de su último material crudo se dio de memoria.',
@@ -39,7 +38,6 @@ export const esSnapshot = {
   takenOverNotLoggedHere2: 'Recibido {from}: antes no se registró aquí.{raw}',
   coldestAgo: 'lo más frío {valueC}, hace {age}',
   noTemperaturesYet: 'sin temperaturas',
-  stillBeingBuilt: 'en armado',
   built: 'armado',
   partialTurn: 'volteo parcial',
   raw: 'crudo',

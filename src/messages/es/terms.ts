@@ -314,7 +314,7 @@ export const esTerms = {
   startsOverNoTimeCounted: 'empieza de nuevo, sin tiempo contado',
   nothingCountsYet: 'aún no cuenta nada',
   noRuleToMeet: 'sin regla que cumplir',
-  wasReleased: 'se entregó',
+  isOnHold: 'está retenido',
   isStillBeingBuilt: 'sigue en armado',
   read: 'medido {at}',
   readDue: 'medido {at}, toca {due}',

@@ -1,5 +1,7 @@
 import type { Course, ReheatTest } from '@/core/advice/course';
-import type { Stage, StageCode } from '@/core/advice/stage';
+import type { StageCode } from '@/core/advice/stage';
+import type { CourseStatus, StageStatus } from '@/core/status/batch-status';
+import type { TempUnit } from '@/core/units/units';
 import type { EndReason } from '@/core/log/entry';
 import { listText, soonText, tempText } from '@/core/quantity/format';
 import { END_WORDS } from '@/core/words/acts';
@@ -27,9 +29,6 @@ const STAGE_WORDS: Readonly<Record<StageCode, string>> = {
   },
   get ready() {
     return say('advice.markedReady');
-  },
-  get 'on-hold'() {
-    return say('advice.onHold');
   },
   get released() {
     return say('advice.released');
@@ -94,26 +93,53 @@ function reheatText(t: ReheatTest, { timeZone, now }: Locale): string {
   }
 }
 
-/** A reading against what is expected of this heap at its age. */
+/** What it was read at, over the air where that was read. */
+function coreText({ coreC, airC }: Course, unit: TempUnit): string {
+  const air =
+    airC === null
+      ? ''
+      : say('advice.aboveOtherAir', {
+          coreC: Math.round(Math.abs(coreC - airC) * (unit === 'F' ? 1.8 : 1)),
+          unit,
+          coreC2: coreC >= airC ? 'above' : 'other',
+        });
+  return `${tempText(coreC, unit)}${air}`;
+}
+
+/** Whether it goes as its method expects at its age, and by what. @param reheat what staying cool would show */
 export function courseText(
-  c: Course,
+  { because, reading, asOf }: Pick<CourseStatus, 'because' | 'reading' | 'asOf'>,
   method: string,
   locale: Locale,
   reheat: ReheatTest | null = null,
 ): string {
-  const { unit } = locale;
-  const day = say('advice.day', { ageDays: Math.floor(c.ageDays) + 1 });
-  const band = say('advice.to', { lowC: tempText(c.lowC, unit), highC: tempText(c.highC, unit) });
-  const air =
-    c.airC === null
-      ? ''
-      : say('advice.aboveOtherAir', {
-          coreC: Math.round(Math.abs(c.coreC - c.airC) * (unit === 'F' ? 1.8 : 1)),
-          unit,
-          coreC2: c.coreC >= c.airC ? 'above' : 'other',
-        });
-  const is = `${tempText(c.coreC, unit)}${air}`;
-  switch (c.code) {
+  const { unit, timeZone, now } = locale;
+  if (reading === null) return say('status.noTemperaturesYet');
+  const is = coreText(reading, unit);
+  const day = say('status.onDay', { days: Math.floor(reading.ageDays) });
+  const band = say('advice.to', {
+    lowC: tempText(reading.lowC, unit),
+    highC: tempText(reading.highC, unit),
+  });
+  const tested = reheat ? reheatText(reheat, locale) : '';
+  switch (because) {
+    case 'NEVER_READ':
+      return say('status.noTemperaturesYet');
+    case 'UNREAD':
+      return say('status.courseUnread', { at: soonText(timeZone, asOf ?? now, now), is });
+    case 'DANGER':
+      return say('status.courseTooHot', { is, band, day });
+    case 'WARMING':
+      return say('status.courseWarming', { is, day });
+    case 'NOT_HEATING':
+      return say('status.courseNotHeating', {
+        is,
+        band,
+        day,
+        late: reading.ageDays >= LATE_DAYS ? 'late' : 'other',
+      });
+    case 'NEEDS_MENDING':
+      return say('status.courseNeedsMending', { is, band, day });
     case 'TOO_YOUNG':
       return say('advice.tooEarlyToTell', { is });
     case 'ON_COURSE':
@@ -125,23 +151,23 @@ export function courseText(
     case 'JUST_TURNED':
       return say('advice.justAfterTurningExpectedOn', { is, band, day });
     case 'NEAR_END':
-      return say('advice.nearItsEndOn', {
-        is,
-        day,
-        reheat: reheat ? reheatText(reheat, locale) : '',
-      }).trim();
+      return say('advice.nearItsEndOn', { is, day, reheat: tested }).trim();
     case 'AT_AIR':
-      return say('advice.asCoolAsAirOn', {
-        is,
-        day,
-        reheat: reheat ? reheatText(reheat, locale) : '',
-      }).trim();
+      return say('advice.asCoolAsAirOn', { is, day, reheat: tested }).trim();
   }
 }
 
+/** A mix that is not hot by then will hardly get hot by itself (common practice), days. */
+const LATE_DAYS = 7;
+
 /** Where it stands in its life, by the entry or the reading that says so. @param read whether it was read since its clock began */
-export function stageText(s: Stage, { timeZone, now }: Locale, read: boolean): string {
+export function stageText(s: StageStatus, { timeZone, now }: Locale, read: boolean): string {
   const since = soonText(timeZone, s.since, now);
+  if (s.asOf !== null && s.isUnread)
+    return say('status.stageWhenRead', {
+      stage: STAGE_WORDS[s.code],
+      at: soonText(timeZone, s.asOf, now),
+    });
   if (s.code === 'heating')
     return read
       ? say('advice.started', { heating: STAGE_WORDS.heating, since })

@@ -1,6 +1,8 @@
-import type { Group, Task, TaskKind } from '@/core/advice/tasks';
+import type { Act } from '@/core/advice/acts';
+import type { Group } from '@/core/advice/groups';
+import type { Task, TaskKind } from '@/core/advice/tasks';
 import { dueText } from '@/core/lots/texts';
-import { durationText, soonText, tempText } from '@/core/quantity/format';
+import { durationText, soonText, tempText, upperFirst } from '@/core/quantity/format';
 import { CAUTION } from '@/core/words/caution';
 import type { Locale } from '@/core/words/note';
 import { say } from '@/messages/say';
@@ -183,3 +185,12 @@ export function costText(t: Task, { timeZone, now, unit }: Locale): string {
   if (t.advice?.code === 'KEEP_READING') return say('advice.itsTimeCountsOnlyWith');
   return '';
 }
+
+/** An act with its moment, in a line: what stands beside the one that comes next. */
+export const actText = (
+  { kind, by }: Pick<Act, 'kind' | 'by'>,
+  { timeZone, now }: Locale,
+): string =>
+  by <= now
+    ? say('status.actNow', { act: upperFirst(TASK_WORDS[kind]) })
+    : say('status.actBy', { act: upperFirst(TASK_WORDS[kind]), by: soonText(timeZone, by, now) });

@@ -1,3 +1,6 @@
+import type { Instant } from '@/core/quantity/instant';
+import type { TurnCount } from '@/core/snapshot/batch-snapshot';
+import type { TurningStatus } from '@/core/status/batch-status';
 import type { TurnStrategy, TurnAdvice, TurnReason, StrategyOpinion } from '@/core/advice/turn';
 import { localParts } from '@/core/quantity/calendar';
 import {
@@ -206,10 +209,13 @@ export function windowText(
     .join(', ');
 }
 
-/** Whether a turning counts for the rule that leads, and why not. */
-export const COUNT_WORDS = {
-  get counted() {
+/** Whether a turning counts for the rule that is worked on, and why not. */
+const COUNT_WORDS: Readonly<Record<TurnCount['count'], string>> = {
+  get counts() {
     return say('advice.counts');
+  },
+  get NO_RULE() {
+    return say('batch.noRuleNeedsTurnings');
   },
   get TURN_PARTIAL() {
     return say('advice.noOnlyPartialTurn');
@@ -229,4 +235,8 @@ export const COUNT_WORDS = {
   get AWAITED() {
     return say('advice.notYetMustGetHot');
   },
-} as const;
+};
+
+/** Whether the turning of a moment counts. */
+export const countText = ({ each }: Pick<TurningStatus, 'each'>, at: Instant): string =>
+  COUNT_WORDS[each.find((t) => t.at === at)?.count ?? 'EARLIER'];

@@ -5,8 +5,11 @@ import { createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-s
 import { assessBatch, type BatchAssessment } from '@/core/snapshot/assess-batch';
 import { initialCnOf } from '@/core/mix/initial-cn';
 import type { Figure } from '@/core/mix/mix';
-import { adoptedText, saidOf } from '@/core/snapshot/said';
-import { heapPicture } from '@/core/snapshot/picture';
+import { statusOfBatch } from '@/core/status/batch-status';
+import { saysOf } from '@/telling/status/says';
+import { dayCountText } from '@/telling/status/rules';
+import { adoptedText, saidOf } from '@/telling/status/said';
+import { heapPicture } from '@/telling/status/picture';
 import { positionText } from '@/core/words/position';
 import type { BatchState, SiteState } from '@/core/log/fold';
 import { ageText, spanText, volumeText } from '@/core/quantity/format';
@@ -56,10 +59,7 @@ export function showBatch(
   const { opened } = state;
   const zone =
     opened.brought && opened.brought.timeZone !== site.timeZone ? opened.brought.timeZone : null;
-  const age =
-    state.builtAt === null
-      ? say('batch.stillBeingBuilt')
-      : say('batch.day', { value: Math.floor((locale.now - state.builtAt) / MS.day) + 1 });
+  const status = statusOfBatch(snapshot, locale.now);
   return {
     state,
     name: opened.name ?? opened.code,
@@ -68,17 +68,18 @@ export function showBatch(
       positionText(state.position),
       snapshot.volumeM3 && volumeText(snapshot.volumeM3),
       METHOD_WORD[opened.method],
-      age,
+      dayCountText(status),
       opened.brought && say('batch.loggedAt', { siteName: opened.brought.siteName }),
       zone && say('batch.daysCountedIn', { zone }),
     ]
       .filter(Boolean)
       .join(' · '),
-    picture: heapPicture(snapshot, locale.now, locale.unit),
+    picture: heapPicture(snapshot, locale),
     building: state.builtAt === null,
+    factsSays: saysOf(status, 'age', 'volume'),
     advice: adviceView(snapshot, state, assessment, board, locale),
     digest: snapshot,
-    verdicts: assessment ? saidOf(assessment, state.terms.length, locale, cn) : [],
+    verdicts: assessment ? saidOf(assessment, status, state.terms.length, locale, cn) : [],
     opens: {
       rounds: assessment !== null,
       strictness: canBeRetried(state, assessment),

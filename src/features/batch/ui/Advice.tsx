@@ -19,6 +19,7 @@ export function Danger({ a, name, className }: { a: AdviceView; name: string; cl
       aria-label={say('batch.danger')}
       className={`danger pl-7 pr-4 py-3 ${className}`}
       data-testid="danger"
+      data-says={a.nextSays}
     >
       <h2 className="flex gap-2 items-center">
         <Mark name={next.mark} size={24} />
@@ -51,7 +52,7 @@ export function Todo({
   return (
     <section aria-label={say('batch.whatToDoNext')} className={className} data-testid="todo">
       {hot?.urgent ? null : (
-        <h2 className="flex gap-2 items-center">
+        <h2 className="flex gap-2 items-center" data-says={a.nextSays}>
           <Mark name={next.mark} size={22} />
           <span className={next.urgent ? 'marked' : ''}>{next.act}</span>
         </h2>
@@ -64,9 +65,18 @@ export function Todo({
       {next.caution && !hot?.urgent && <p className="caution mt-2">{next.caution}</p>}
       {a.order && <p className="mt-1.5 font-semibold">{a.order}</p>}
       <div className="mt-1 flex flex-wrap gap-x-5 items-center">{actions}</div>
+      {a.others.length > 0 && (
+        <ul className="mt-1.5 text-small" data-testid="other-acts">
+          {a.others.map((x) => (
+            <li key={x.kind} data-says={x.says}>
+              {x.text}
+            </li>
+          ))}
+        </ul>
+      )}
       {age && <p className="q text-note mt-1.5">{age}</p>}
       {a.course && (
-        <p className="text-small mt-1.5" data-testid="course">
+        <p className="text-small mt-1.5" data-testid="course" data-says={a.courseSays}>
           {a.course}
         </p>
       )}

@@ -22,6 +22,7 @@ type VerdictView = {
   title: string;
   status: string;
   word: string;
+  /** Facts that it states. */ says?: string | undefined;
   sentence: readonly Piece[];
   short: string;
   source: string;
@@ -41,6 +42,7 @@ export type BatchScreenProps = {
   readonly id: string;
   readonly name: string;
   readonly facts: string;
+  readonly factsSays?: string | undefined;
   readonly picture: MoundProps & { says: string };
   readonly building: boolean;
   readonly advice: AdviceView;
@@ -98,9 +100,11 @@ export function BatchScreen(p: BatchScreenProps) {
           <div className="min-w-0 flex-1">
             <div className="flex flex-wrap items-baseline gap-x-3">
               <h1 id="heap-name">{p.name}</h1>
-              <span className="q text-hint">{p.facts}</span>
+              <span className="q text-hint" data-says={p.factsSays}>
+                {p.facts}
+              </span>
             </div>
-            <p className="q text-hint" data-testid="stage">
+            <p className="q text-hint" data-testid="stage" data-says={p.advice.stageSays}>
               {p.advice.stage} · {p.advice.method}
             </p>
             {p.adopted && (
@@ -133,6 +137,7 @@ export function BatchScreen(p: BatchScreenProps) {
                     key={v.id}
                     className="ruled pt-1 min-w-[190px] flex-1"
                     data-testid="rule"
+                    data-says={v.says}
                     data-rule={v.id}
                     data-status={v.status}
                   >

@@ -1,4 +1,4 @@
-import { isGone } from '@/core/advice/situation';
+import { statusOfBatch } from '@/core/status/batch-status';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { USUAL_BUCKET, USUAL_FLOW } from '@/core/snapshot/site-conditions';
 import { MIN_HOT_M3 } from '@/core/heap/size';
@@ -24,7 +24,7 @@ export async function benchView(
     i?.stemM !== undefined && i.out === undefined ? [i.stemM] : [],
   );
   const heaps = board
-    .filter((d) => !isGone(d.situation))
+    .filter((d) => !statusOfBatch(d, locale.now).isGone)
     .map((d): BenchHeap => ({
       id: d.id,
       building: d.builtAt === null,

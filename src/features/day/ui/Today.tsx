@@ -119,6 +119,7 @@ function TaskRow({
       className="grid grid-cols-[92px_22px_1fr] gap-x-1.5 py-1.5 border-b border-rule last:border-b-0"
       data-testid="task"
       data-task={t.key}
+      data-says={t.says}
     >
       <span className="disp font-semibold text-small leading-[1.3]">
         <span className={t.words.danger ? 'alarm' : t.urgent ? 'marked' : ''}>{t.when}</span>

@@ -1,6 +1,6 @@
 import { say } from '@/messages/say';
 import type { ReactNode } from 'react';
-import { heapPicture } from '@/core/snapshot/picture';
+import { heapPicture } from '@/telling/status/picture';
 import { keptOffline, type PlaceId } from '@/core/words/places';
 import { AppShell } from '../ui/AppShell';
 import { bayKeysOf, skylineOf } from '../skyline';
@@ -49,10 +49,10 @@ export function PageShell({
   wholeOnPhone?: boolean;
   children: ReactNode;
 }) {
-  const { shown, others } = skylineOf(s.board, active);
+  const { shown, others } = skylineOf(s.board, s.now, active);
   const skyline = (): ReactNode => (
     <Skyline
-      heaps={shown.map((d) => heapPicture(d, s.now, s.unit))}
+      heaps={shown.map((d) => heapPicture(d, s.locale))}
       others={others}
       {...(active ? { active } : {})}
     />
@@ -78,7 +78,7 @@ export function PageShell({
         </>
       }
       prefs={{ unit: s.unit, light: s.prefs.light }}
-      bayKeys={bayKeysOf(s.board)}
+      bayKeys={bayKeysOf(s.board, s.now)}
       {...(wholeOnPhone ? { wholeOnPhone } : {})}
     >
       {s.notice !== null && <meta name="log-notice" content={s.notice} />}

@@ -12,7 +12,7 @@ import { ageText, tempText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import { toCelsius, type TempUnit } from '@/core/units/units';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
-import { byBay } from '@/core/snapshot/picture';
+import { byBay } from '@/telling/status/picture';
 import type { Locale } from '@/core/words/note';
 import { now } from '@/platform/clock';
 import { inSite } from '@/platform/current-request';

@@ -1,6 +1,6 @@
 import { dateText } from '@/core/quantity/format';
 import { say } from '@/messages/say';
-import { byBay } from '@/core/snapshot/picture';
+import { byBay } from '@/telling/status/picture';
 import { positionText } from '@/core/words/position';
 import { localParts } from '@/core/quantity/calendar';
 import { theDb, theSite } from '@/db/context';

@@ -1,7 +1,7 @@
 import { say } from '@/messages/say';
-import { claimOf } from '@/core/advice/claim';
+import { statusOfBatch } from '@/core/status/batch-status';
 import { readingDoubtText } from '@/telling/status/claim';
-import { outDoubtOf } from '@/core/lots/decision';
+import { outDoubtOf } from '@/core/status/lot-decision';
 import { CROP_FAMILY_WORDS, OUT_DOUBT_WORDS } from '@/core/words/lots';
 import { localInput } from '@/core/quantity/calendar';
 import type { LotRef } from '../ui/parts';
@@ -41,7 +41,7 @@ function doubtOf(s: Asking, { state, book }: LotsGiven, id: string): LotRef['dou
   const code = outDoubtOf(state, book, id);
   if (code === null) return null;
   const batch = s.board.find((b) => (b.id as string) === id);
-  const claim = batch && claimOf(batch.situation, s.now);
+  const claim = batch && statusOfBatch(batch, s.now).claim;
   const seen = claim?.doubts.map((d) => readingDoubtText(d, claim, s.locale)) ?? [];
   return { code, texts: [OUT_DOUBT_WORDS[code], ...seen] };
 }

@@ -1,6 +1,8 @@
 import { say } from '@/messages/say';
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
-import { tasksOf, shareOut, availableLabourAt, type Task } from '@/core/advice/tasks';
+import { availableLabourAt, shareOut } from '@/core/advice/labour';
+import type { Task } from '@/core/advice/tasks';
+import type { SiteStatus } from '@/core/status/site-status';
 import { taskWords, TASK_WORDS } from '@/telling/status/tasks';
 import type { SiteState } from '@/core/log/fold';
 import { weekdayOf } from '@/core/quantity/calendar';
@@ -17,20 +19,15 @@ export type FeedItem = {
   readonly words: string;
   readonly who: string | null;
 };
-type Sundries = {
-  readonly chores: Parameters<typeof tasksOf>[1]['chores'];
-  readonly probes: Parameters<typeof tasksOf>[1]['probes'];
-};
-
 /** What is to be done: today's tasks at their time, turnings on the days of the plan, each with who is to do it. */
 export function feedItems(
-  { plan, days, cards }: PlannedSite,
+  { plan, days }: PlannedSite,
   { work }: Pick<SiteState, 'work'>,
-  sundries: Sundries,
+  status: Pick<SiteStatus, 'tasks'>,
   locale: Locale,
 ): FeedItem[] {
   const { timeZone, now } = locale;
-  const tasks = tasksOf(cards, sundries, now).filter((t) => t.kind !== 'turn' && !t.deferred);
+  const tasks = status.tasks.filter((t) => t.kind !== 'turn' && !t.deferred);
   const today = work
     ? new Map(
         shareOut(tasks, availableLabourAt(work, weekdayOf(timeZone, now).weekday, null)).map(

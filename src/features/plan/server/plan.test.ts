@@ -6,10 +6,10 @@ import {
   heat,
   HOUR,
   NOW,
-  situation,
   template,
   type Change,
 } from '../../../../tests/support/situation';
+import { batchSnapshot } from '../../../../tests/support/snapshot';
 import { daysAhead, planOf } from './queries';
 import { dayEffects, planView } from '../view';
 
@@ -25,20 +25,8 @@ const work: Work = {
   limits: null,
   chores: [],
 };
-const snapshot = (id: string, change: Change): BatchSnapshot => {
-  const { now: _now, ...facts } = situation(change);
-  return {
-    id,
-    code: id,
-    name: id,
-    position: { bay: '1' },
-    state: 'running',
-    latest: { at: ago(5), valueC: 58, peakC: 63, points: 5, complete: true },
-    situation: facts,
-    orders: [],
-    kin: [],
-  } as unknown as BatchSnapshot;
-};
+const snapshot = (id: string, change: Change): BatchSnapshot =>
+  batchSnapshot({ id, position: { bay: '1' }, situation: change });
 const owing = snapshot('Egret', {
   turns: [ago(72)],
   proof: { turningsOwed: 2, creditedHours: 264, earliestProofAt: NOW + 4 * DAY },
@@ -110,13 +98,15 @@ test('proven, curing, building and held heaps stand there with a word and no tur
     snapshot('P', { proof: { status: 'proven' } }),
     snapshot('C', {
       proof: { status: 'proven' },
-      stage: { code: 'curing', since: ago(9), reason: null, by: null },
+      stage: { code: 'curing', since: ago(9), reason: null, by: null, held: null },
     }),
     snapshot('B', {
-      stage: { code: 'building', since: ago(9), reason: null, by: null },
+      stage: { code: 'building', since: ago(9), reason: null, by: null, held: null },
       builtAt: null,
     }),
-    snapshot('G', { stage: { code: 'released', since: ago(9), reason: null, by: null } }),
+    snapshot('G', {
+      stage: { code: 'released', since: ago(9), reason: null, by: null, held: null },
+    }),
   ];
   const view = await viewOf(board);
   expect(view.rows.map((r) => [r.name, r.kind])).toEqual([

@@ -1,8 +1,9 @@
 import { currentLanguage } from '@/messages/say';
 import { listJobs, scheduleTurnings, type WorkDay } from '@/core/advice/scheduler';
-import { isLive } from '@/core/advice/situation';
-import { availableLabourAt, ROUND_MINUTES, type HeapCard } from '@/core/advice/tasks';
+import { availableLabourAt, ROUND_MINUTES } from '@/core/advice/labour';
+import type { HeapCard } from '@/core/advice/tasks';
 import { cardOf } from '@/core/snapshot/card';
+import { statusOfBatch } from '@/core/status/batch-status';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Work } from '@/core/log/shapes';
 import { localDays, minutesOfClock, weekdayOf, zoneOf } from '@/core/quantity/calendar';
@@ -48,6 +49,7 @@ export function daysAhead(work: Work | null, timeZone: string, now: number): Wor
 /** What a plan is worked out of; it can be cloned from thread to thread. */
 type PlanInputs = {
   readonly cards: readonly HeapCard[];
+  /** How many are read each day. */ readonly liveBatches: number;
   readonly work: Work | null;
   readonly timeZone: string;
   readonly now: number;
@@ -56,12 +58,13 @@ type PlanInputs = {
 /** The turnings of the days ahead, shared out, and what becomes of each heap by them. */
 export async function workOutPlan({
   cards,
+  liveBatches,
   work,
   timeZone,
   now,
 }: PlanInputs): Promise<Pick<PlannedSite, 'days' | 'plan' | 'outlooks'>> {
   const days = daysAhead(work, timeZone, now);
-  const rounds = cards.filter((c) => isLive(c.facts)).length * ROUND_MINUTES;
+  const rounds = liveBatches * ROUND_MINUTES;
   const chores = (work?.chores ?? []).reduce((sum, c) => sum + c.minutes / c.everyDays, 0);
   const plan = await scheduleTurnings(
     listJobs(cards, days, now),
@@ -81,12 +84,13 @@ export async function planOf(
   now: number,
 ): Promise<PlannedSite> {
   const cards = board.map(cardOf);
+  const liveBatches = board.filter((d) => statusOfBatch(d, now).isLive).length;
   return {
     now,
     board,
     cards,
     hasCrew: (work?.crew.length ?? 0) > 0,
-    ...(await workOutBeside({ cards, work, timeZone, now })),
+    ...(await workOutBeside({ cards, liveBatches, work, timeZone, now })),
   };
 }
 

@@ -99,7 +99,17 @@ function useMoves(view: PlanView) {
 }
 
 /** Fourteen days: each heap a ridge of expected heat, its turnings on it, and the hours of work as pits under the ground. */
-export function Plan({ view, by, feed }: { view: PlanView; by: string; feed: string }) {
+export function Plan({
+  view,
+  fits,
+  by,
+  feed,
+}: {
+  view: PlanView;
+  /** Whether every day fits. */ fits: string;
+  by: string;
+  feed: string;
+}) {
   const onPage = useOnPage();
   const moves = useMoves(view);
   const { moving, setMoving, press, over, chosen, setChosen, choose, move, drag } = moves;
@@ -110,7 +120,7 @@ export function Plan({ view, by, feed }: { view: PlanView; by: string; feed: str
       <div className="px-4 pt-3 flex flex-wrap items-baseline gap-x-5 gap-y-1">
         <h1 className="!text-title">{view.title}</h1>
         <p className="text-small" data-testid="plan-summary">
-          {view.summary}
+          {[view.summary, fits].filter(Boolean).join(' ')}
         </p>
       </div>
       <p className="px-4 min-h-[26px] text-small" role="status" data-testid="plan-effect">

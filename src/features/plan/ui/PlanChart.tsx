@@ -87,7 +87,9 @@ function HeapRow({ row: r, i, now, g }: Part<{ row: Row; i: number; now: number 
     <g>
       <Ridge of={r} days={g.days} x={g.x} base={base} height={30} now={now} />
       <path d={`M0 ${base}H${PLAN_WIDTH}`} stroke={INK} strokeWidth="1.3" />
-      <RowName row={r} base={base} />
+      <g data-says={r.says}>
+        <RowName row={r} base={base} />
+      </g>
       {isAhead(r.lostAt) && (
         <path
           d={`M${g.x(r.lostAt)} ${base - 34}l5 9 -8 8 6 9 -3 8`}

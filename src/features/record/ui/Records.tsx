@@ -71,9 +71,13 @@ const columns = ({ builtDays }: RecordLabels): readonly SortColumn<RecordRow>[] 
   {
     id: 'standing',
     title: say('record.standing'),
-    text: (r) => r.says,
+    text: (r) => r.standing,
     order: (r) => (r.proven ? 0 : r.building ? 2 : 1),
-    cell: (r) => <b className={`font-semibold ${r.proven ? 'text-stamp' : ''}`}>{r.says}</b>,
+    cell: (r) => (
+      <b className={`font-semibold ${r.proven ? 'text-stamp' : ''}`} data-says={r.says}>
+        {r.standing}
+      </b>
+    ),
   },
   { id: 'rule', title: say('record.ruleFirst'), text: (r) => r.rule, choice: true },
   { id: 'place', title: say('record.place'), text: (r) => r.place },

@@ -10,7 +10,7 @@ import { soonText } from '@/core/quantity/format';
 import { toCelsius, type TempUnit } from '@/core/units/units';
 import { localInput } from '@/core/quantity/calendar';
 import { readingText } from '@/core/words/reading';
-import { routeWhyText } from '@/core/words/route';
+import { routeWhyText } from '@/telling/status/route';
 import { Effects } from '@/ui/Effects';
 import { Field } from '@/ui/Field';
 import { useKeys } from '@/ui/useKeys';

@@ -64,7 +64,9 @@ const SmallMound = ({ heap, largest }: { heap: RoundHeap; largest: number }) => 
 const HeapWords = ({ heap: h, reasons }: { heap: RoundHeap; reasons: boolean }) => (
   <span className="flex-1 min-w-0 leading-[1.25]">
     <b className="disp text-lead">{h.name}</b>{' '}
-    <span className="q text-small">{[h.place, h.reason].filter(Boolean).join(' · ')}</span>
+    <span className="q text-small" data-says={h.says}>
+      {[h.place, h.reason].filter(Boolean).join(' · ')}
+    </span>
     {h.hot && <b className="marked ml-1 text-small">{say('round.tooHot')}</b>}
     {reasons && h.notNow && <span className="block q text-hint">{h.notNow}</span>}
     {reasons &&

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { ToggleGroup } from 'radix-ui';
 import { useState } from 'react';
 import { soonText } from '@/core/quantity/format';
-import { routeWhyText } from '@/core/words/route';
+import { routeWhyText } from '@/telling/status/route';
 import { Field } from '@/ui/Field';
 import { remember } from '@/ui/remember';
 import type { OfflineRoundData, RoundHeap } from '../offline-round-data';

@@ -61,12 +61,15 @@ export function HeapPlot({
             {plot.volume}
           </span>
         </h2>
-        <p>
+        <p data-says={plot.says}>
           <b className="font-[650]">{plot.head}</b>
           <br />
           <span className="q">{plot.sub}</span>
         </p>
-        <p className="mt-1.5 flex gap-1.5 items-start text-small leading-[1.25] font-[650]">
+        <p
+          className="mt-1.5 flex gap-1.5 items-start text-small leading-[1.25] font-[650]"
+          data-says={plot.adviceSays}
+        >
           <Mark name={plot.advice.mark} size={17} />
           <span className={plot.advice.danger ? 'alarm' : plot.advice.urgent ? 'marked' : ''}>
             {plot.advice.act}

@@ -30,15 +30,17 @@ function HeapRow({ plot }: { plot: Plot }) {
           <b className="disp text-body">{plot.name}</b>
           <span className="q block text-note">{plot.place}</span>
         </span>
-        <span>
+        <span data-says={plot.says}>
           <b className="font-[650]">{plot.head}</b>
           <span className="q block text-note">
             {[plot.sub, plot.foot].filter(Boolean).join(' · ')}
           </span>
         </span>
-        <span className="flex gap-1.5 items-start max-sm:col-start-2">
+        <span className="flex gap-1.5 items-start max-sm:col-start-2" data-says={plot.adviceSays}>
           <Mark name={plot.advice.mark} size={17} />
-          {plot.advice.act}
+          <span className={plot.advice.danger ? 'alarm' : plot.advice.urgent ? 'marked' : ''}>
+            {plot.advice.act}
+          </span>
         </span>
       </Link>
     </li>

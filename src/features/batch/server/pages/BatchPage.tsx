@@ -52,7 +52,7 @@ export async function BatchPage({ params }: { params: Promise<{ id: string }> })
     templates: templatesOf(s.siteState.templates).filter((t) => t.kept === state.opened.method),
     template: snapshot.situation.template.id,
     rules: rulesInForce(state.terms.at(-1)),
-    onHold: snapshot.situation.stage.code === 'on-hold',
+    onHold: snapshot.situation.stage.held !== null,
     shape: state.opened.shape ?? null,
     danger: dangerText(snapshot, s.locale),
     ...(built

@@ -1,4 +1,4 @@
-import { isGone } from '@/core/advice/situation';
+import { statusOfBatch } from '@/core/status/batch-status';
 import { toComparableBatch } from '@/core/snapshot/batch-snapshot';
 import { loadComparedBatches } from '../queries';
 import { Compare } from '../../ui/Compare';
@@ -31,7 +31,11 @@ export async function ComparePage({
   return (
     <PageShell s={s} place="compare">
       <Compare
-        heaps={read.map((d) => ({ id: d.id, name: d.name ?? d.code, gone: isGone(d.situation) }))}
+        heaps={read.map((d) => ({
+          id: d.id,
+          name: d.name ?? d.code,
+          gone: statusOfBatch(d, s.now).isGone,
+        }))}
         chosen={chosen}
         view={compareView(compared, first, comparables, s.locale)}
         unit={`°${s.unit}`}

@@ -1,4 +1,4 @@
-import { hotOf } from '@/core/advice/situation';
+import { statusOfBatch } from '@/core/status/batch-status';
 import { hotWords } from '@/telling/status/hot';
 import { Card } from '../../ui/Card';
 import { PageShell } from '@/features/frame/server/PageShell';
@@ -7,9 +7,9 @@ import { loadPageContext } from '@/features/frame/server/queries';
 export async function FireCardPage() {
   const s = await loadPageContext();
   const hot = s.board.flatMap((d) => {
-    const h = hotOf({ ...d.situation, now: s.now });
-    return h && h.level !== 'warn'
-      ? [{ name: d.name ?? d.code, text: hotWords(h, s.locale).why }]
+    const { danger } = statusOfBatch(d, s.now);
+    return danger.level === 'fire' || danger.level === 'high'
+      ? [{ name: d.name ?? d.code, text: hotWords(danger.hot, s.locale).why }]
       : [];
   });
   return (

@@ -1,6 +1,6 @@
 import { say } from '@/messages/say';
 import { headers } from 'next/headers';
-import { heapPicture } from '@/core/snapshot/picture';
+import { heapPicture } from '@/telling/status/picture';
 import { positionText } from '@/core/words/position';
 import { dayText } from '@/core/quantity/format';
 import { Labels } from '../../ui/Labels';
@@ -21,7 +21,7 @@ export async function LabelsPage({
       id: d.id,
       code: d.code,
       name: d.name ?? d.code,
-      picture: heapPicture(d, s.now, s.unit),
+      picture: heapPicture(d, s.locale),
       line: [
         positionText(d.position),
         d.builtAt === null

@@ -1,12 +1,12 @@
 import { TEMPLATES, templatesOf } from '@/core/advice/templates';
-import { isGone } from '@/core/advice/situation';
+import { statusOfBatch } from '@/core/status/batch-status';
 import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
 import { Methods } from '../../ui/Methods';
 
 export async function MethodsPage() {
   const s = await loadPageContext();
-  const live = s.board.filter((d) => !isGone(d.situation));
+  const live = s.board.filter((d) => !statusOfBatch(d, s.now).isGone);
   const rows = templatesOf(s.siteState.templates).map((template) => ({
     template,
     ships: TEMPLATES.some((t) => t.id === template.id),

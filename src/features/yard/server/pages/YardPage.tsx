@@ -1,16 +1,9 @@
-import { tasksOf } from '@/core/advice/tasks';
-import { cardOf } from '@/core/snapshot/card';
+import { roundsOfSite, statusOfSite } from '@/core/status/site-status';
 import { tempText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import { createSharedWork } from '@/platform/memory';
 import { Today } from '@/features/day/ui/Today';
-import {
-  availableLabourNow,
-  roundsOfSite,
-  shortenDay,
-  todayView,
-  type TodayView,
-} from '@/features/day/view';
+import { shortenDay, todayView, type TodayView } from '@/features/day/view';
 import { PageShell } from '@/features/frame/server/PageShell';
 import { currentSpeech } from '@/messages/say';
 import { speechCode } from '@/messages/speech-code';
@@ -36,18 +29,19 @@ const shown = createSharedWork<Shown>();
 async function workOut(s: PageContext, wholeDay: boolean, filter: YardFilter): Promise<Shown> {
   const { work } = s.siteState;
   const lots = await lotsGiven(s);
-  const tasks = tasksOf(
-    s.board.map(cardOf),
+  const status = statusOfSite(
+    s.board,
     {
       ...roundsOfSite(s.siteState, s.now),
       loads: await storeDue(s.site.id, s.now, s.asOf),
       lots: lotTasks(lots),
     },
+    work,
+    s.site.timeZone,
     s.now,
   );
   const day = todayView(
-    tasks,
-    availableLabourNow(work, s.site.timeZone, s.now),
+    status,
     work?.machine?.name ?? null,
     s.siteState.fireCard !== null,
     s.locale,
@@ -55,7 +49,7 @@ async function workOut(s: PageContext, wholeDay: boolean, filter: YardFilter): P
   return {
     screen: yardScreen(s.board, s.locale, filter),
     piles: lotPiles(lots),
-    day: tasks.length > 0 || s.board.length > 0 ? (wholeDay ? day : shortenDay(day)) : null,
+    day: status.tasks.length > 0 || s.board.length > 0 ? (wholeDay ? day : shortenDay(day)) : null,
   };
 }
 

@@ -1,22 +1,22 @@
 import type { OutDoubt } from '../log/lot-shapes';
 import { assessUse, questionsOf } from '../release/assess-release';
 import { findUse, type ReleaseItem, type Use } from '../release/uses';
-import type { LotBook } from './book';
-import type { LotsState } from './fold';
+import type { LotBook } from '../lots/book';
+import type { LotsState } from '../lots/fold';
 
 /** The decision about a lot that stands at a moment, and what puts it in question since. */
-export type StandingDecision = {
+export type LatestDecision = {
   readonly entry: LotsState['decisions'][number];
   /** Items of its uses that are not met any more, for which nobody gave a reason. */
   readonly questions: readonly ReleaseItem[];
 };
 
 /** What was decided last about a lot; null: nothing was. */
-export function standingDecision(
+export function latestDecision(
   state: LotsState,
   book: LotBook,
   lot: string,
-): StandingDecision | null {
+): LatestDecision | null {
   const entry = state.decisions.findLast((d) => d.data.lot === lot && d.at <= book.now);
   if (!entry) return null;
   const { decision, uses, reasons } = entry.data;
@@ -30,7 +30,7 @@ export function standingDecision(
 
 /** Why a lot should not go out now; null: it is released, and nothing speaks against it. */
 export function outDoubtOf(state: LotsState, book: LotBook, lot: string): OutDoubt | null {
-  const standing = standingDecision(state, book, lot);
+  const standing = latestDecision(state, book, lot);
   if (standing === null) return 'not-released';
   const { decision } = standing.entry.data;
   if (decision === 'hold') return 'on-hold';

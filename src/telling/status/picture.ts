@@ -1,11 +1,12 @@
-import { say } from '../../messages/say';
-import type { BatchSnapshot } from './batch-snapshot';
-import type { Stratum } from '../evidence/spans';
-import { ageText, tempBeside, volumeText } from '../quantity/format';
-import { positionText } from '../words/position';
-import type { TempUnit } from '../units/units';
-import { MS } from '../quantity/instant';
-import { progressText, statusWord, turningsText } from '../evidence/verdict-words';
+import { say } from '@/messages/say';
+import type { Stratum } from '@/core/evidence/spans';
+import { ageText, lowerFirst, tempBeside, volumeText } from '@/core/quantity/format';
+import { MS } from '@/core/quantity/instant';
+import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
+import { statusOfBatch } from '@/core/status/batch-status';
+import type { Locale } from '@/core/words/note';
+import { positionText } from '@/core/words/position';
+import { progressLine } from './rules';
 
 /** What a drawn heap needs; structural, so that charts know no batch. */
 export type HeapPicture = {
@@ -36,8 +37,9 @@ const roundedStratum = ({ hours, meanC, uncredited }: Stratum): HeapPicture['str
 });
 
 /** How far it is and how warm, in a line; empty parts are left out. */
-export function standingText(d: BatchSnapshot, now: number, unit: TempUnit): string {
-  const lead = d.rules[0];
+export function standingText(d: BatchSnapshot, locale: Locale): string {
+  const { now, unit } = locale;
+  const status = statusOfBatch(d, now);
   const coldest = d.latest
     ? say('snapshot.coldestAgo', {
         valueC: tempBeside(d.latest.valueC, d.situation.proof.floorC, unit),
@@ -45,18 +47,14 @@ export function standingText(d: BatchSnapshot, now: number, unit: TempUnit): str
       })
     : say('snapshot.noTemperaturesYet');
   const standing =
-    d.state === 'building'
-      ? say('snapshot.stillBeingBuilt')
-      : lead
-        ? lead.turningsRequired
-          ? `${statusWord(lead).toLowerCase()}, ${progressText(lead)}, ${turningsText(lead)}`
-          : `${statusWord(lead).toLowerCase()}, ${progressText(lead)}`
-        : '';
+    status.stage.code === 'building'
+      ? lowerFirst(say('status.stillBeingBuilt'))
+      : progressLine(status, locale);
   return [standing, coldest].filter(Boolean).join(', ');
 }
 
 /** A heap as the skyline and its card draw it. Volumes in m³ or yd³ by the choice of the device. */
-export function heapPicture(d: BatchSnapshot, now: number, unit: TempUnit): HeapPicture {
+export function heapPicture(d: BatchSnapshot, locale: Locale): HeapPicture {
   const lead = d.rules[0];
   return {
     id: d.id,
@@ -77,7 +75,7 @@ export function heapPicture(d: BatchSnapshot, now: number, unit: TempUnit): Heap
       d.name === null ? d.code : d.code.length > 1 ? `${d.name} ${d.code}` : d.name,
       positionText(d.position),
       d.volumeM3 ? volumeText(d.volumeM3) : '',
-      standingText(d, now, unit),
+      standingText(d, locale),
     ]
       .filter(Boolean)
       .join(', '),

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { MS } from '../quantity/instant';
-import { situation } from '../../../tests/support/situation';
-import type { BatchSnapshot } from './batch-snapshot';
+import { batchSnapshot, ruleSnapshot } from '../../../tests/support/snapshot';
+import type { BatchSnapshot } from '../snapshot/batch-snapshot';
 import { routeOf } from './route';
 import { batchId } from '../../../tests/support/ids';
 
@@ -28,21 +28,27 @@ function heap({
     read === null
       ? null
       : { at: NOW - read * MS.hour, valueC: 60, peakC: 62, points: 5, complete: true };
-  return {
+  return batchSnapshot({
     id,
-    code: id,
-    name: id,
     builtAt: NOW - age * MS.day,
+    openedAt: NOW - age * MS.day,
     state,
     latest,
-    rules: [{ creditedHours: hours, requiredHours: 360, status }],
-    situation: situation({
-      stage: { code: stage, since: NOW - MS.day, reason: null, by: null },
+    rules: [
+      ruleSnapshot({
+        creditedHours: hours,
+        status,
+        provenAt: status === 'proven' ? NOW : null,
+        notes: state === 'broken' ? [{ code: 'COLD' }] : [],
+      }),
+    ],
+    situation: {
+      stage: { code: stage, since: NOW - MS.day, reason: null, by: null, held: null },
       builtAt: NOW - age * MS.day,
       rounds: latest ? [latest] : [],
       proof: { status, creditedHours: hours, lastHot: latest?.at ?? null },
-    }),
-  } as unknown as BatchSnapshot;
+    },
+  });
 }
 const ids = (board: BatchSnapshot[], manual: string[] | null = null): string[] =>
   routeOf(board, manual && manual.map(batchId), NOW).map((s) => s.id);
@@ -140,15 +146,53 @@ describe('what is due', () => {
     ['no temperatures', { id: 'x', status: 'waiting', read: null }, true],
     ['proven, read yesterday', { id: 'x', status: 'proven', read: 24 }, false],
     ['proven, not read for a week', { id: 'x', status: 'proven', read: 168 }, true],
-    ['curing, read six days ago', { id: 'x', stage: 'curing', read: 144 }, false],
+    [
+      'curing and met, read six days ago',
+      { id: 'x', stage: 'curing', status: 'proven', read: 144 },
+      false,
+    ],
+    ['curing, not met: read as any other', { id: 'x', stage: 'curing', read: 33 }, true],
     ['still being built', { id: 'x', stage: 'building', read: null }, false],
   ])('%s: %p', (_words, say, is) => expect(due(say)).toBe(is));
-  test('too hot is due now, whenever it was read', () => {
-    const h = heap({ id: 'x', hours: 50, read: 1 });
-    const hot = {
-      ...h,
-      situation: { ...h.situation, rounds: [{ ...h.situation.rounds[0]!, peakC: 75 }] },
-    };
-    expect(routeOf([hot], null, NOW)[0]!.due).toBe(true);
+  const hotAt = (peakC: number, readHoursAgo: number, id = 'x'): BatchSnapshot => {
+    const h = heap({ id, hours: 50, read: readHoursAgo });
+    return { ...h, situation: { ...h.situation, rounds: [{ ...h.situation.rounds[0]!, peakC }] } };
+  };
+  test.each([
+    ['too hot: read again within four hours', 75, 4, true],
+    ['too hot, and just read', 75, 0.1, false],
+    ['in danger: read again within the hour', 79, 1, true],
+    ['in danger, and just read', 79, 0.1, false],
+  ])('%s', (_words, peakC, read, is) =>
+    expect(routeOf([hotAt(peakC, read)], null, NOW)[0]!.due).toBe(is),
+  );
+  test('what may burn is walked to first, the hottest before all, whatever order was set by hand', () => {
+    const board = [
+      heap({ id: 'curing', stage: 'curing', status: 'proven', hours: 360 }),
+      hotAt(78, 2, 'hot'),
+      hotAt(82, 2, 'hotter'),
+      hotAt(75, 2, 'warm'),
+    ];
+    expect(ids(board)).toEqual(['hotter', 'hot', 'curing', 'warm']);
+    expect(ids(board, ['warm', 'curing', 'hot'])).toEqual(['hotter', 'hot', 'warm', 'curing']);
   });
+  test('one on hold is not due, unless it is too hot', () => {
+    const held = (d: BatchSnapshot): BatchSnapshot => ({
+      ...d,
+      situation: {
+        ...d.situation,
+        stage: { ...d.situation.stage, held: { at: NOW, by: 'Mo', reason: null } },
+      },
+    });
+    expect(routeOf([held(heap({ id: 'x', hours: 50, read: 40 }))], null, NOW)[0]).toMatchObject({
+      due: false,
+      notNow: { code: 'ON_HOLD' },
+    });
+    expect(routeOf([held(hotAt(79, 2))], null, NOW)[0]!.due).toBe(true);
+  });
+  test('what nobody has read is not said to be cold', () =>
+    expect(
+      routeOf([heap({ id: 'x', status: 'broken', state: 'broken', read: 200 })], null, NOW)[0]!
+        .reason,
+    ).toEqual({ code: 'UNREAD', since: NOW - 200 * MS.hour }));
 });

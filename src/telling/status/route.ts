@@ -1,18 +1,20 @@
-import { say } from '../../messages/say';
-import { durationText, soonText } from '../quantity/format';
-import type { Locale } from './note';
+import { say } from '@/messages/say';
+import { dayText, durationText, soonText } from '@/core/quantity/format';
+import type { Locale } from '@/core/words/note';
 
 type Reason =
+  | { code: 'DANGER'; isFire: boolean; coreC: number | null }
   | { code: 'BUILDING' }
   | { code: 'PROVEN' }
   | { code: 'EARNED'; hours: number }
   | { code: 'PAUSED'; hours: number }
   | { code: 'LOST' }
+  | { code: 'UNREAD'; since: number }
   | { code: 'NOT_HOT' }
   | { code: 'NO_RULE' };
 type NotNow =
-  | { code: 'GONE' }
   | { code: 'BUILDING' }
+  | { code: 'ON_HOLD' }
   | { code: 'READ_LATELY'; at: number; due: number | null }
   | { code: 'AFTER_TURN'; due: number };
 
@@ -20,8 +22,12 @@ type NotNow =
 export const routeWhyText = () => say('terms.mostFinishedFirstRawestLast');
 
 /** How far a heap is: why it stands there in the walk. */
-export function routeReasonText(r: Reason): string {
+export function routeReasonText(r: Reason, { timeZone }: Locale): string {
   switch (r.code) {
+    case 'DANGER':
+      return r.isFire ? say('status.standBack') : say('status.tooHot');
+    case 'UNREAD':
+      return say('status.unreadSince', { day: dayText(timeZone, r.since) });
     case 'BUILDING':
       return say('terms.stillBeingBuilt');
     case 'PROVEN':
@@ -43,8 +49,8 @@ export function routeReasonText(r: Reason): string {
 export function notNowText(n: NotNow, { timeZone, now }: Locale): string {
   const at = (t: number): string => soonText(timeZone, t, now);
   switch (n.code) {
-    case 'GONE':
-      return say('terms.wasReleased');
+    case 'ON_HOLD':
+      return say('terms.isOnHold');
     case 'BUILDING':
       return say('terms.isStillBeingBuilt');
     case 'READ_LATELY':

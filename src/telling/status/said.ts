@@ -1,19 +1,28 @@
-import { libraryText } from '../../messages/library-text';
-import { say } from '../../messages/say';
-import { factsOf } from '../evidence/facts';
-import type { BatchState } from '../log/fold';
-import { dayText, tempText, whenText } from '../quantity/format';
-import { LIBRARY_EDITION, titlesOf } from '../rules/library';
-import { CLOCK_TEXT, requirementText, sourceText } from '../rules/text';
-import { judgeInitialCn } from '../mix/initial-cn';
-import type { Figure } from '../mix/mix';
-import { initialCnText } from '../mix/words';
-import type { Instant } from '../quantity/instant';
-import { noteText, type Locale, type Note, type NoteCode } from '../words/note';
-import { policyText } from '../words/policy';
-import { progressText, statusWord, turningsText, verdictSentence } from '../evidence/verdict-words';
-import type { BatchRule, BatchAssessment } from './assess-batch';
-import { valueAt } from '../quantity/present';
+import { present } from '@/core/quantity/present';
+import type { BatchStatus, RuleCode } from '@/core/status/batch-status';
+import { ruleText } from './rules';
+import { saysOf } from './says';
+import { libraryText } from '@/messages/library-text';
+import { say } from '@/messages/say';
+import { factsOf } from '@/core/evidence/facts';
+import type { BatchState } from '@/core/log/fold';
+import { dayText, tempText, whenText } from '@/core/quantity/format';
+import { LIBRARY_EDITION, titlesOf } from '@/core/rules/library';
+import { CLOCK_TEXT, requirementText, sourceText } from '@/core/rules/text';
+import { judgeInitialCn } from '@/core/mix/initial-cn';
+import type { Figure } from '@/core/mix/mix';
+import { initialCnText } from '@/core/mix/words';
+import type { Instant } from '@/core/quantity/instant';
+import { noteText, type Locale, type Note, type NoteCode } from '@/core/words/note';
+import { policyText } from '@/core/words/policy';
+import {
+  progressText,
+  statusWord,
+  turningsText,
+  verdictSentence,
+} from '@/core/evidence/verdict-words';
+import type { BatchRule, BatchAssessment } from '@/core/snapshot/assess-batch';
+import { valueAt } from '@/core/quantity/present';
 
 /** What is said of a verdict's version: which policy it was reached under, and what the one in force would say. */
 function versionText(
@@ -67,20 +76,32 @@ const followsProof = (n: Note, provenAt: Instant | null): boolean =>
 
 const inUnit = (note: Note, locale: Locale): Note => ({
   ...note,
-  text: noteText(note.fact, note.at, locale),
+  // Where nobody read it nobody knows whether it was hot.
+  text:
+    note.fact.code === 'TURN_WITHOUT_HEAT'
+      ? say('status.noHotCheckBetween', { at: whenText(locale.timeZone, note.at, locale.now) })
+      : noteText(note.fact, note.at, locale),
 });
 
-/** The standing of each rule in words; the leading one's sentence is the verdict. */
-/** @param initialCn of the heap's mix; undefined: nobody looked */
+/** How far each rule is in words, the one that is worked on first. @param initialCn of the heap's mix; undefined: nobody looked */
 export function saidOf(
   batchAssessment: BatchAssessment,
+  status: BatchStatus,
   versions: number,
   locale: Locale,
   initialCn?: Figure | null,
 ) {
   const titles = titlesOf(batchAssessment.rules.map(({ rule }) => rule));
-  return batchAssessment.rules.map((assessed) => {
+  const order = status.rules.map((r) => r.rule);
+  const ordered = batchAssessment.rules.toSorted(
+    (a, b) => order.indexOf(a.rule.id) - order.indexOf(b.rule.id),
+  );
+  return ordered.map((assessed) => {
     const { rule, assessment } = assessed;
+    const now = present(
+      status.rules.find((r) => r.rule === rule.id),
+      'the status of a rule of the batch',
+    );
     const facts = factsOf(assessment);
     const v = assessment.verdict;
     const notes = v.notes.filter((n) => !followsProof(n, v.provenAt)).map((n) => inUnit(n, locale));
@@ -93,11 +114,13 @@ export function saidOf(
           ? null
           : initialCnText(rule.initialCn, judgeInitialCn(rule.initialCn, initialCn)),
       status: v.status,
-      word: statusWord(facts),
-      sentence: verdictSentence({ ...facts, notes }, locale),
+      code: now.code,
+      says: saysOf(status, `rule:${rule.id}`),
+      word: isCannotSay(now.code) ? ruleText(now, locale) : statusWord(facts),
+      sentence: verdictSentence({ ...facts, notes }, locale, now.code === 'unread' ? now.at : null),
       short:
-        v.provenAt !== null
-          ? say('snapshot.met2', { provenAt: dayText(locale.timeZone, v.provenAt) })
+        v.provenAt !== null || isCannotSay(now.code)
+          ? ruleText(now, locale)
           : `${progressText(facts)}${v.turningsRequired ? ` · ${turningsText(v)}` : ''}`,
       source: sourceText(rule),
       asks: requirementText(rule.requirement, locale.unit),
@@ -114,6 +137,9 @@ export function saidOf(
 }
 
 export type Said = ReturnType<typeof saidOf>[number];
+
+/** Whether nobody can say how far a rule is, since nobody read it. */
+export const isCannotSay = (code: RuleCode): boolean => code === 'unread' || code === 'not-read';
 
 /** What is known of a heap that was taken over under way, and from when on it was recorded here. */
 export function adoptedText(

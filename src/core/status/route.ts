@@ -1,0 +1,128 @@
+import type { BatchId } from '../log/ids';
+import { MS, type Instant } from '../quantity/instant';
+import { valueAt } from '../quantity/present';
+import type { BatchSnapshot } from '../snapshot/batch-snapshot';
+import { actOf, statusOfBatch, type BatchStatus } from './batch-status';
+
+/** Why a heap stands where it stands in a walk; the words are in telling/status/route.ts. */
+type RouteReason =
+  | { readonly code: 'DANGER'; readonly isFire: boolean; readonly coreC: number | null }
+  | { readonly code: 'BUILDING' }
+  | { readonly code: 'PROVEN' }
+  | { readonly code: 'EARNED'; readonly hours: number }
+  | { readonly code: 'PAUSED'; readonly hours: number }
+  | { readonly code: 'LOST' }
+  | { readonly code: 'UNREAD'; readonly since: Instant }
+  | { readonly code: 'NOT_HOT' }
+  | { readonly code: 'NO_RULE' };
+/** Why it need not be read now. */
+type NotNow =
+  | { readonly code: 'BUILDING' }
+  | { readonly code: 'ON_HOLD' }
+  | { readonly code: 'READ_LATELY'; readonly at: Instant; readonly due: Instant | null }
+  | { readonly code: 'AFTER_TURN'; readonly due: Instant };
+export type Stop = {
+  readonly id: string;
+  readonly reason: RouteReason;
+  readonly due: boolean;
+  readonly notNow: NotNow | null;
+};
+
+/** What falls due within so long belongs to the walk that is made now. */
+const SOON_MS = 4 * MS.hour;
+/** What is too hot is read again within the hour: of it only what is due in so long belongs to this walk. */
+const SOON_IN_DANGER_MS = 10 * MS.minute;
+
+type Standing = { readonly tier: number; readonly share: number; readonly reason: RouteReason };
+
+function standing({ main, stage, danger }: BatchStatus): Standing {
+  if (danger.level === 'fire' || danger.level === 'high') {
+    const isFire = danger.level === 'fire';
+    const { coreC } = danger.hot;
+    const { tier, share } = hygienicPlace(main, stage);
+    return { tier: isFire ? -1 : tier, share, reason: { code: 'DANGER', isFire, coreC } };
+  }
+  return hygienicPlace(main, stage);
+}
+
+function hygienicPlace(main: BatchStatus['main'], stage: BatchStatus['stage']): Standing {
+  if (stage.code === 'building') return { tier: 3, share: 0, reason: { code: 'BUILDING' } };
+  if (!main) return { tier: 3, share: 0, reason: { code: 'NO_RULE' } };
+  const { facts, code } = main;
+  const share = facts.creditedHours / facts.requiredHours;
+  // Saying that it is ready makes nothing clean: an unproven one stays where its proof puts it.
+  if (facts.status === 'proven')
+    return {
+      tier: stage.code === 'curing' || stage.code === 'ready' ? 0 : 1,
+      share: 1,
+      reason: { code: 'PROVEN' },
+    };
+  const hours = facts.creditedHours;
+  if (hours > 0)
+    return { tier: 2, share, reason: { code: code === 'recovering' ? 'PAUSED' : 'EARNED', hours } };
+  return {
+    tier: 3,
+    share: 0,
+    reason:
+      code === 'unread' && main.at !== null
+        ? { code: 'UNREAD', since: main.at }
+        : { code: code === 'broken' ? 'LOST' : 'NOT_HOT' },
+  };
+}
+
+/** Whether a heap is due in a walk now, and why not otherwise. */
+function dueOf(status: BatchStatus): NotNow | null {
+  const { stage, now, danger, next } = status;
+  const inDanger = danger.level === 'fire' || danger.level === 'high';
+  if (stage.held && !inDanger) return { code: 'ON_HOLD' };
+  if (stage.code === 'building' && !inDanger) return { code: 'BUILDING' };
+  const act = actOf(status, 'read');
+  const soon = inDanger ? SOON_IN_DANGER_MS : SOON_MS;
+  if (next.code === 'READ_AFTER_TURN' && act !== null && act.by - now > SOON_MS)
+    return { code: 'AFTER_TURN', due: act.by };
+  const read = status.lastRead?.at ?? null;
+  if (read === null || (act !== null && act.by - now <= soon)) return null;
+  return { code: 'READ_LATELY', at: read, due: act?.by ?? null };
+}
+
+const coreOf = ({ reason }: Standing): number =>
+  reason.code === 'DANGER' && reason.isFire ? (reason.coreC ?? Infinity) : -Infinity;
+
+/**
+ * The heaps as they are walked: one that may burn first, the hottest of them before the others; then in hygienic order, the most
+ * finished first, the rawest last, so that nothing raw rides on the thermometer into a finished heap (common practice). Among
+ * those that are as far, the older first. A manual order goes before hygiene; a heap that it does not name comes where hygiene
+ * puts it, before the first named one that is rawer.
+ */
+export function routeOf(
+  board: readonly BatchSnapshot[],
+  manual: readonly BatchId[] | null,
+  now: Instant,
+): Stop[] {
+  const ranked = board
+    .map((d) => ({ d, status: statusOfBatch(d, now) }))
+    .filter(({ status }) => !status.isGone)
+    .map(({ d, status }) => ({ d, status, ...standing(status) }))
+    .sort(
+      (a, b) =>
+        coreOf(b) - coreOf(a) ||
+        Number(a.status.stage.code === 'building') - Number(b.status.stage.code === 'building') ||
+        a.tier - b.tier ||
+        b.share - a.share ||
+        (a.d.builtAt ?? now) - (b.d.builtAt ?? now) ||
+        (a.d.code < b.d.code ? -1 : 1),
+    );
+  const place = new Map(ranked.map((r, i) => [r.d.id, i]));
+  const isFirst = (id: BatchId): boolean => ranked[valueAt(place, id)]!.tier < 0;
+  const order = (manual ?? []).filter((id) => place.has(id) && !isFirst(id));
+  for (const { d } of ranked) {
+    if (order.includes(d.id)) continue;
+    const before = order.findIndex((id) => valueAt(place, id) > valueAt(place, d.id));
+    order.splice(before < 0 ? order.length : before, 0, d.id);
+  }
+  return order.map((id) => {
+    const { status, reason } = ranked[valueAt(place, id)]!;
+    const notNow = dueOf(status);
+    return { id, reason, due: notNow === null, notNow };
+  });
+}

@@ -1,0 +1,74 @@
+import type { ActKind } from '@/core/advice/acts';
+import type { Task } from '@/core/advice/tasks';
+import { actOf, type BatchStatus, type RuleStatus } from '@/core/status/batch-status';
+import type { Instant } from '@/core/quantity/instant';
+
+/** A fact of a batch that a sentence states. */
+export type BatchFact =
+  | 'stage'
+  | 'main'
+  | 'danger'
+  | 'course'
+  | 'age'
+  | 'volume'
+  | 'read'
+  | 'turnings'
+  | `rule:${string}`
+  | `act:${ActKind}`;
+
+const momentOf = (at: Instant | null | undefined): string =>
+  at === null || at === undefined ? 'none' : new Date(at).toISOString();
+
+const ruleValue = ({ code, at, facts }: RuleStatus): string =>
+  code === 'met' || code === 'met-where-read' || code === 'unread'
+    ? `${code} ${momentOf(at)}`
+    : `${code} ${facts.creditedHours.toFixed(2)}/${facts.requiredHours}`;
+
+function valueOf(s: BatchStatus, fact: BatchFact): string {
+  switch (fact) {
+    case 'stage':
+      return [s.stage.code, s.stage.held && 'held', s.stage.isUnread && 'unread']
+        .filter(Boolean)
+        .join(' ');
+    case 'main':
+      return s.main ? `${s.main.rule} ${ruleValue(s.main)}` : 'none';
+    case 'danger':
+      return s.danger.level;
+    case 'course':
+      return s.course.code;
+    case 'age':
+      return `${s.age.days} ${s.age.from}`;
+    case 'volume':
+      return s.volumeM3 === null ? 'unknown' : s.volumeM3.toFixed(3);
+    case 'read':
+      return momentOf(s.lastRead?.at);
+    case 'turnings':
+      return `${s.turnings.made} made, ${s.turnings.counting}/${s.turnings.needed} count`;
+    default: {
+      const [kind, name] = [fact.slice(0, fact.indexOf(':')), fact.slice(fact.indexOf(':') + 1)];
+      if (kind === 'act') return momentOf(actOf(s, name as ActKind)?.by);
+      const rule = s.rules.find((r) => r.rule === name);
+      return rule ? ruleValue(rule) : 'not-asked';
+    }
+  }
+}
+
+/** Whether pages bear their facts beside their sentences: asked for when the server starts, by tests. */
+const areShown = (): boolean => process.env.ZEALOUS_SAYS === '1';
+
+/**
+ * What a sentence states, beside it in the page: `batch:B|fact|value`, several with `;` between them. Values are codes, ISO
+ * instants and numbers in SI units. Undefined where nobody asked for it.
+ */
+export const saysOf = (status: BatchStatus, ...facts: readonly BatchFact[]): string | undefined =>
+  areShown()
+    ? facts.map((fact) => `batch:${status.id}|${fact}|${valueOf(status, fact)}`).join(';')
+    : undefined;
+
+/** The same of a task of the day: when its act is due. */
+export const saysOfTask = ({
+  batch,
+  kind,
+  due,
+}: Pick<Task, 'batch' | 'kind' | 'due'>): string | undefined =>
+  areShown() && batch !== null ? `batch:${batch}|act:${kind}|${momentOf(due)}` : undefined;
