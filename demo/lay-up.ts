@@ -419,7 +419,8 @@ function siteEntries(now: number, airNow: (at: number) => number): Laid[] {
 const BUILDING = 'K';
 
 /** Empties the database and lays up Hopyard Corner as of now, through the same door that people's entries take. */
-export async function layUpDemo(db: Db, now: number): Promise<Site> {
+/** @param until what was recorded later is left out: the site as it was then */
+export async function layUpDemo(db: Db, now: number, until = now): Promise<Site> {
   await sql`drop schema public cascade`.execute(db);
   await sql`create schema public`.execute(db);
   await migrate(db);
@@ -454,13 +455,15 @@ export async function layUpDemo(db: Db, now: number): Promise<Site> {
       working(at, now),
     ),
     ...HEAPS.flatMap((heap, i) => entriesOf(heap, ids[i]!, i, now, airNow)),
-  ].sort((a, b) => a.recordedAt - b.recordedAt || a.entry.at - b.entry.at);
+  ]
+    .filter((l) => l.recordedAt <= until)
+    .sort((a, b) => a.recordedAt - b.recordedAt || a.entry.at - b.entry.at);
   const recordedAt = new Map(laid.map((l) => [l.entry.id, l.recordedAt]));
   await writeEntries(
     db,
     site,
     laid.map((l) => l.entry),
-    now,
+    until,
     (e) => recordedAt.get(e.id)!,
   );
   return site;

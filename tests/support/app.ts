@@ -70,12 +70,12 @@ export async function closed(browser: Browser): Promise<void> {
 export type App = Awaited<ReturnType<typeof startApp>>;
 
 /** Opens a link for the first manager, as `./zealous start` prints it. @returns its word */
-export async function firstLink(db: Db): Promise<string> {
+export async function firstLink(db: Db, at = Date.now()): Promise<string> {
   const token = newId();
   await invitationRepo(db).invite({
     ...{ tokenHash: sha256(token), site: null, letsIn: 'first', role: 'manager' },
     ...{ name: null, partner: null, madeBy: null },
-    ...{ madeAt: Date.now(), expiresAt: Date.now() + 3_600_000 },
+    ...{ madeAt: at, expiresAt: at + 3_600_000 },
   });
   return token;
 }
@@ -163,9 +163,9 @@ export async function startApp(more: Readonly<Record<string, string>> = {}) {
     serverEnv: (): NodeJS.ProcessEnv => serverEnv,
     /** Cookies of the manager, who has signed in on every page that is opened. */
     cookies: (): string => manager.cookie,
-    /** Makes the first account. */
-    signUp: async (): Promise<void> => {
-      manager.cookie = await joinBy(base, await firstLink(database.app), MANAGER);
+    /** Makes the first account. @param at what time it is for the server */
+    signUp: async (at = Date.now()): Promise<void> => {
+      manager.cookie = await joinBy(base, await firstLink(database.app, at), MANAGER);
     },
     /** Lets the manager in on a page of another browser. */
     signIn: (page: Page): Promise<void> =>
