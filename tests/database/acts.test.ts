@@ -1,4 +1,5 @@
 import { createBatchSnapshot } from '@/core/snapshot/batch-snapshot';
+import { statusOfBatch } from '@/core/status/batch-status';
 import { foldBatch, foldSite } from '@/core/log/fold';
 import { assessBatch } from '@/core/snapshot/assess-batch';
 import { checkTrail, trailOf } from '@/core/formats/trail';
@@ -458,5 +459,31 @@ describe('what nobody means', () => {
         expect.objectContaining({ path: expect.stringMatching(path) }),
       ]),
     });
+  });
+});
+
+describe('moving to cure', () => {
+  const into = (code: string) => ({ to: newId(), begin: { kind: 'curing', code }, all: true });
+  test('a batch in danger is moved by nobody who does not say that it is known', async () => {
+    const a = await heap('HOT', 20, 60);
+    await round(a, 79, 1);
+    const { answer } = await log(a, 'cure', into('C-HOT'), 0.5);
+    expect(answer).toMatchObject({
+      ok: false,
+      problems: [
+        {
+          path: 'data.knowing',
+          message: expect.stringMatching(/79 °C inside when last read: it may catch fire\./),
+        },
+      ],
+    });
+    await ok(a, 'cure', { ...into('C-HOT'), knowing: ['danger', 'unproven'] }, 0.5);
+    // It is moved, and in danger as before: a reading alone ends that.
+    const status = statusOfBatch(await snapshot(a), Date.now());
+    expect(status).toMatchObject({ danger: { level: 'fire' }, isGone: false });
+  });
+  test('one that is not met is moved as it is', async () => {
+    const a = await heap('MILD', 20, 60);
+    await ok(a, 'cure', into('C-MILD'), 0.5);
   });
 });

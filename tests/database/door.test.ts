@@ -382,6 +382,23 @@ describe('a thermometer check', () => {
   });
 });
 
+test('a check that is further off than any thermometer that works is asked about before it is written', async () => {
+  // 0 typed where a dial in °F stands at 32 in ice water.
+  const check = (certain: boolean) =>
+    door.ingestEntry({
+      ...{ id: newId(), batch: null, kind: 'probe-check', at: null, by: 'Mo' },
+      data: {
+        ...{ probe: 'T7', referenceC: 0, readC: -17.8, how: 'ice' },
+        ...(certain ? { certain } : {}),
+      },
+    } as never);
+  expect(await check(false)).toMatchObject({
+    ok: false,
+    problems: [{ path: 'data.readC', message: expect.stringMatching(/Was it read in °C/) }],
+  });
+  expect(await check(true)).toEqual({ ok: true, already: false });
+});
+
 describe('photos', () => {
   const put = async (
     bytes: Buffer,

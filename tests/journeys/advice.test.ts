@@ -133,12 +133,12 @@ test('a heap that overheats: danger first, choices with their cautions, turned, 
 
   await page.keyboard.press('t');
   await waitText(page, '[role=dialog]', /today’s check is in the log/);
-  await press(page, 'Most');
+  await press(page, 'Full turn');
   await fill(page, 'Clean water, L', '200');
   await fill(page, 'Time, minutes', '90');
   await fill(page, 'Who', 'Mo');
   await press(page, 'Save this turning');
-  await waitText(page, '[data-testid=log]', /Full turn most of the edge went in, 90 min/);
+  await waitText(page, '[data-testid=log]', /Full turn all of the edge went in, 90 min/);
   await waitText(page, '[data-testid=log]', /Watered 200 L/);
 
   // Read again: still too hot. Nobody turns it twice in a day; it is split, and somebody else is told.

@@ -123,6 +123,8 @@ test('open a heap, log a round, a turning, water, an addition, what it is like, 
     /Take temperatures the same afternoon and again the next day/,
   );
   expect(await axe(page)).toEqual([]);
+  // One answer says whether it was a full turn; without it nothing is saved.
+  await press(page, 'Full turn');
   await press(page, 'Save this turning');
   await waitText(page, '[data-testid=log]', /Full turn/);
   await waitText(page, 'aside', /Turned today\. Temperatures this afternoon/);

@@ -169,8 +169,9 @@ test('a row: places for each stretch, a border that is too near, and a turning t
   expect((await state('Jackdaw')).points.length).toBeGreaterThan(6);
 
   await open(page, `${app.base}/batch/${heaps.Jackdaw}`);
-  await press(page, 'Full turn');
+  await press(page, 'Turned');
   await waitText(page, '[role=dialog]', /Where are its markers now\?/);
+  await press(page, 'outside and bottom in');
   await fill(page, 'To, m', '11');
   await waitText(page, '[role=dialog]', /It would overlap Knot/);
   await fill(page, 'To, m', '5.5');

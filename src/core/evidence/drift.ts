@@ -44,3 +44,15 @@ export const isOff = (
   check: Pick<ProbeCheck, 'referenceC' | 'readC'>,
   accuracyK: number | undefined,
 ): boolean => Math.abs(check.readC - check.referenceC) > (accuracyK ?? 1) + 1e-9;
+
+/**
+ * Further off than this a check is more likely a slip than a thermometer: the wrong unit, a digit too many (common practice;
+ * a dial that is so far off is not set right but taken out of service), K.
+ */
+const IMPLAUSIBLE_OFFSET_K = 5;
+
+/** Whether a check says that a thermometer is further off than one that still works. */
+export const isImplausibleCheck = (check: {
+  readonly referenceC: number;
+  readonly readC: number;
+}): boolean => Math.abs(check.readC - check.referenceC) > IMPLAUSIBLE_OFFSET_K;

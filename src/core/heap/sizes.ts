@@ -2,6 +2,8 @@ import type { BatchState } from '../log/fold';
 import type { Measures } from '../log/shapes';
 import { isShape, sizesOf, volumeOf, type HeapShape, type SizeAt, type SizeEvent } from './size';
 
+const LITRES_PER_M3 = 1000;
+
 /** The shape that a heap is reckoned as; one of unknown shape as a dome. */
 const shapeOf = (state: BatchState): HeapShape =>
   isShape(state.opened.shape) ? state.opened.shape : 'dome';
@@ -38,6 +40,10 @@ export function sizesOfHeap(state: BatchState): SizeAt[] {
           : [{ at: e.at, kind: 'joined', m3: e.data.volumeM3 }];
       case 'split':
         return [{ at: e.at, kind: 'carried-off', m3: e.data.volumeM3 }];
+      case 'cure':
+        return e.data.all === false && e.data.litres !== undefined
+          ? [{ at: e.at, kind: 'carried-off', m3: e.data.litres / LITRES_PER_M3 }]
+          : [];
       default:
         return [];
     }

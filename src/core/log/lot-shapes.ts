@@ -41,12 +41,16 @@ const Begin = LotNameSchema.extend({ kind: z.enum(LOT_KINDS) });
 /** How much of a lot: all that is there, so many litres, or an amount that nobody knows. */
 const howMuch = { litres: Litres.optional(), all: z.boolean() };
 
+/** What whoever moves a batch to cure says that they know: its heat is a danger, its rule is not met. */
+export const CURE_DOUBTS = ['danger', 'unproven'] as const;
+export type CureDoubt = (typeof CURE_DOUBTS)[number];
 /** What the move of a batch to cure says beside that it happened. */
 export const CureSchema = z.looseObject({
   to: LotIdSchema.optional(),
   begin: Begin.optional(),
   litres: Litres.optional(),
   all: z.boolean().optional(),
+  knowing: z.array(z.enum(CURE_DOUBTS)).max(CURE_DOUBTS.length).optional(),
 });
 export const LotMoveSchema = z
   .looseObject({

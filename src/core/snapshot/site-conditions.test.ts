@@ -3,7 +3,7 @@ import { logOf } from '../../../tests/support/log';
 import { TEMPLATES } from '../advice/templates';
 import { foldBatch, foldSite, type SiteState } from '../log/fold';
 import { applySite, createBatchSnapshot } from './batch-snapshot';
-import { airOf, siteConditionsOf } from './site-conditions';
+import { airAt, airOf, siteConditionsOf } from './site-conditions';
 
 const H = 3_600_000;
 const D = 24 * H;
@@ -35,6 +35,28 @@ test('the air of a day is that which a slow count finds, at any moment', () =>
       else expect(fast).toBeCloseTo(slow, 9);
     }),
   ));
+
+test('the air of a check is the one read nearest to it within three hours, or not known', () => {
+  fc.assert(
+    fc.property(airs, fc.integer({ min: NOW - 10 * D, max: NOW + 2 * D }), (list, at) => {
+      const air = [...list].sort((a, b) => a.at - b.at);
+      const apart = (a: { at: number }): number => Math.abs(a.at - at);
+      const near = air.filter((a) => apart(a) <= 3 * H);
+      const found = airAt(air, at);
+      if (near.length === 0) expect(found).toBeNull();
+      else {
+        const nearest = Math.min(...near.map(apart));
+        expect(near.filter((a) => apart(a) === nearest).map((a) => a.c)).toContain(found);
+      }
+    }),
+  );
+  // 78 °F, then 35 °F nineteen minutes before the check: a mean of 56 was never the air.
+  const air = [
+    { at: NOW - 10 * H, c: 25.6 },
+    { at: NOW - H / 3, c: 1.7 },
+  ];
+  expect([airAt(air, NOW), airAt(air, NOW - 6 * H)]).toEqual([1.7, null]);
+});
 
 /** A batch that was read hot for some days, and a site that anything may have happened at. */
 const coreC = fc.integer({ min: 6, max: 80 });

@@ -47,6 +47,18 @@ export function airOf(air: SiteConditions['air'], now: Instant): number | null {
   return day.reduce((sum, a) => sum + a.c, 0) / day.length;
 }
 
+/** An air reading so far from a temperature check is not the air of that check. */
+const AIR_WITH_CHECK_MS = 3 * MS.hour;
+/** The air as it was read nearest to a temperature check, °C; null: nobody read it within three hours. */
+export function airAt(air: SiteConditions['air'], at: Instant): number | null {
+  const after = countUntil(air, at);
+  const near = [air[after - 1], air[after]].filter(
+    (a) => a !== undefined && Math.abs(a.at - at) <= AIR_WITH_CHECK_MS,
+  );
+  const nearest = near.toSorted((a, b) => Math.abs(a!.at - at) - Math.abs(b!.at - at))[0];
+  return nearest?.c ?? null;
+}
+
 /** What comes out of a garden hose, L a minute, and goes into a bucket, L, until the site says otherwise (common practice). */
 export const USUAL_FLOW = 15;
 export const USUAL_BUCKET = 10;
@@ -64,7 +76,7 @@ export function siteFactsOf(
     template,
     limits: work?.limits ?? template.limits,
     airC: airOf(air, now),
-    lastRead: lastRead && { ...lastRead, airC: airOf(air, lastRead.at) },
+    lastRead: lastRead && { ...lastRead, airC: airAt(air, lastRead.at) },
     flowLPerMin: work?.flowLPerMin ?? USUAL_FLOW,
     bucketL: work?.bucketL ?? USUAL_BUCKET,
   };

@@ -149,3 +149,14 @@ test('a round is judged by the method at its age; before the first there is noth
   expect(courseFor(read().s)?.code).toBe('ON_COURSE');
   expect(courseFor(heap(() => undefined)().s)).toBeNull();
 });
+
+test('a part that went to cure leaves the rest what it was, less its volume', () => {
+  const part = heap((log) => {
+    for (let h = 60; h > 0; h -= 12) log.round(ago(h), 60, 61, 62);
+    log.put('cure', { to: 'lot' as never, all: false, litres: 300 }, { at: ago(2) });
+  })();
+  expect(part.s.stage.code).toBe('hot');
+  expect(part.d.volumeM3).toBeCloseTo(3.7);
+  const whole = heap((log) => log.put('cure', {}, { at: ago(2) }))();
+  expect(whole.s.stage.code).toBe('curing');
+});

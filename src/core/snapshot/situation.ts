@@ -141,7 +141,8 @@ function stageFor(
     openedAt: state.openedAt,
     builtAt: state.builtAt,
     rawAt: raw.length > 0 ? Math.max(...raw, state.builtAt ?? -Infinity) : state.builtAt,
-    cured: wordOf(live.findLast((e) => e.kind === 'cure')),
+    // A part that went to cure leaves the rest what it was.
+    cured: wordOf(live.findLast((e) => e.kind === 'cure' && e.data.all !== false)),
     ready: wordOf(own.findLast((e) => e.kind === 'ready')),
     released: wordOf(live.findLast((e) => e.kind === 'release')),
     hold: hold

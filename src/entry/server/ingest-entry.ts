@@ -9,11 +9,15 @@ import {
   type NewEntry,
 } from '@/core/log/entry';
 import { hasReading, type BatchState } from '@/core/log/fold';
-import { statusOfBatch } from '@/core/status/batch-status';
+import { statusOfBatch, type BatchStatus } from '@/core/status/batch-status';
+import { cureDoubtsOf } from '@/core/status/cure-doubts';
 import { readingDoubtText } from '@/telling/status/claim';
+import { cureDoubtText } from '@/telling/status/cure';
 import { createBatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { ownRulesOf } from '@/core/formats/batch-file';
 import { findRule } from '@/core/rules/library';
+import { isImplausibleCheck } from '@/core/evidence/drift';
+import { implausibleCheckText } from '@/telling/status/thermometer';
 import { normalizeTexts, textFault } from '@/core/log/sound-text';
 import { FILE_PROBLEM } from '@/core/words/file-problem';
 import { DOOR_PROBLEM } from '@/core/words/door-problem';
@@ -171,6 +175,28 @@ const goesOut = (entry: NewEntry): entry is GoingOut =>
   entry.kind === 'ready' ||
   (entry.kind === 'ended' && (entry.data.reason === 'matured' || entry.data.reason === 'used-raw'));
 
+/** What can be said of a batch at a moment, as the door sees it. */
+async function statusAt(db: Db, site: Site, state: BatchState, at: number): Promise<BatchStatus> {
+  const siteState = await snapshotRepo(db).siteState(site);
+  return statusOfBatch(createBatchSnapshot(state, site, siteState, at), at);
+}
+
+/** Nobody moves a batch to cure that is in danger without saying that it is known. */
+async function unknowingCure(
+  db: Db,
+  site: Site,
+  state: BatchState,
+  { at, data }: Extract<NewEntry, { kind: 'cure' }>,
+): Promise<IngestResult | null> {
+  const status = await statusAt(db, site, state, at);
+  if (!cureDoubtsOf(status).includes('danger') || data.knowing?.includes('danger')) return null;
+  const locale = { timeZone: site.timeZone, unit: site.unit, now: at };
+  return refused(
+    'data.knowing',
+    say('status.confirmCure', { open: cureDoubtText('danger', status, locale) }),
+  );
+}
+
 /** Nobody lets an unproven, warm or unread heap go without saying that it is known. */
 async function unknowingOf(
   db: Db,
@@ -178,13 +204,7 @@ async function unknowingOf(
   state: BatchState,
   entry: GoingOut,
 ): Promise<IngestResult | null> {
-  const snapshot = createBatchSnapshot(
-    state,
-    site,
-    await snapshotRepo(db).siteState(site),
-    entry.at,
-  );
-  const { claim } = statusOfBatch(snapshot, entry.at);
+  const { claim } = await statusAt(db, site, state, entry.at);
   const open = claim.doubts.filter((d) => !entry.data.knowing?.includes(d));
   if (open.length === 0) return null;
   const locale = { timeZone: site.timeZone, unit: site.unit, now: entry.at };
@@ -223,6 +243,8 @@ async function validateReferences(
       );
   if (entry.kind === 'inspection' && !(await areOfSite(db, site, entry.data.batches)))
     return refused('data.batches', say('entry.thereNoSuchBatchOn'));
+  if (entry.kind === 'probe-check' && isImplausibleCheck(entry.data) && entry.data.certain !== true)
+    return refused('data.readC', implausibleCheckText(entry.data, site.unit));
   if (entry.batch === null)
     return asRefusal(
       (await validateLots(db, site, entry)) ??
@@ -260,6 +282,10 @@ async function validateReferences(
   }
   if (goesOut(entry)) {
     const unknowing = await unknowingOf(db, site, state, entry);
+    if (unknowing) return unknowing;
+  }
+  if (entry.kind === 'cure') {
+    const unknowing = await unknowingCure(db, site, state, entry);
     if (unknowing) return unknowing;
   }
   if (entry.kind === 'terms') {

@@ -3,6 +3,10 @@ import { say } from '@/messages/say';
 import { decisionView, useView, type DecisionView, type UseView } from './release-view';
 import { testView, type TestView } from './test-view';
 import { hrefOfMatter, lotAgeText, lotAmountText, nameOfMatter, type LotsGiven } from './matter';
+import { statusOfBatch, type BatchStatus } from '@/core/status/batch-status';
+import { cureDoubtsOf } from '@/core/status/cure-doubts';
+import { mainText } from '@/telling/status/rules';
+import { saysOf } from '@/telling/status/says';
 import { dueOfLots, type LotDue } from '@/core/lots/due';
 import { LOT_KIND_WORDS, WENT_OUT_WORDS, OUTCOME_WORDS, DECISION_WORDS } from '@/core/words/lots';
 import { dueText, labValueText } from '@/core/lots/texts';
@@ -66,17 +70,22 @@ export type LotsView = {
   readonly batches: readonly {
     readonly id: string;
     readonly name: string;
-    readonly says: string;
+    readonly standing: string;
+    /** Fact that it states. */ readonly says: string | undefined;
   }[];
 };
 
-const hasMet = (b: BatchSnapshot): boolean => b.situation.rules.met.length > 0;
-const isCuring = (b: BatchSnapshot): boolean => b.situation.stage.code === 'curing';
-const isLive = (b: BatchSnapshot): boolean => b.situation.stage.code !== 'ended';
+/** Those whose main rule is met first, then those that nothing speaks against, what is in danger last. */
+const rankToCure = (status: BatchStatus): number =>
+  status.danger.level === 'fire'
+    ? 2
+    : cureDoubtsOf(status).length === 0 && status.main !== null
+      ? 0
+      : 1;
 
 /** All lots of a site: those with something in them, by what they ask for; and those that are empty. */
 export function lotsView(given: LotsGiven): LotsView {
-  const { state, book, board } = given;
+  const { state, book, board, locale } = given;
   const due = dueOfLots(state, book);
   const rows = [...state.lots.keys()].map((id) => lotRow(given, id, due));
   const rank = (r: LotRow): number => (r.inQuestion ? 0 : r.due.length > 0 ? 1 : 2);
@@ -84,15 +93,14 @@ export function lotsView(given: LotsGiven): LotsView {
     open: rows.filter((r) => !r.empty).sort((a, b) => rank(a) - rank(b)),
     done: rows.filter((r) => r.empty),
     batches: board
-      .filter((b) => isLive(b) && b.builtAt !== null)
-      .sort(
-        (a, b) =>
-          Number(hasMet(b)) - Number(hasMet(a)) || Number(isCuring(b)) - Number(isCuring(a)),
-      )
-      .map((b) => ({
+      .map((b) => ({ b, status: statusOfBatch(b, locale.now) }))
+      .filter(({ b, status }) => status.stage.code !== 'ended' && b.builtAt !== null)
+      .sort((x, y) => rankToCure(x.status) - rankToCure(y.status))
+      .map(({ b, status }) => ({
         id: b.id,
         name: b.name ?? b.code,
-        says: hasMet(b) ? say('lots.metARule') : say('lots.metNoRule'),
+        standing: mainText(status, locale),
+        says: saysOf(status, 'main'),
       })),
   };
 }

@@ -54,7 +54,6 @@ export const enInstruments = {
   moreThanAccuracyKCheck:
     ', more than its accuracy of ± {accuracy, number, kelvin}. Check it once more. If it is still off, stop using it.',
   withinAccuracyK: ', within its accuracy of ± {accuracy, number, kelvin}.',
-  soFarOffRightUnit: ' So far off: is it the right unit?',
   saveThisCheck: 'Save this check',
   typeWhatReadReference: 'Type what it read and the reference.',
   workingOutEffectOnEvery: 'Working out the effect on every batch that was read with it…',

@@ -94,8 +94,6 @@ export const enLots = {
   reasonLine: '{item}: {words}',
   inQuestion: 'In question',
   notDecided: 'No decision yet',
-  metARule: 'rule met',
-  metNoRule: 'no rule met yet',
   testFigure:
     '{kind, select, reheat {at most {figure, number, kelvin} over the air} flask {rose {figure, number, kelvin}} germination {germination index {figure, number} %} seedlings {{figure, number} % of plants with damage} sprout {{figure, number} seedlings per liter} other {{figure, number}}}',
   testOf: 'on {lot}',

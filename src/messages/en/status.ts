@@ -30,6 +30,18 @@ export const enStatus = {
   finished: 'Finished',
   noHotCheckBetween:
     'The turning of {at} does not count: no hot check was logged between it and the one before.',
+  cureInDanger:
+    '{temp} inside when last read: it may catch fire. Moving it lets air in and ends no danger. Stand back, read it again, follow the fire plan.',
+  cureInDangerUnread:
+    'Somebody smelled burning, and nobody has read it since. Moving it lets air in and ends no danger. Stand back, read it, follow the fire plan.',
+  cureUnproven:
+    '{rule} is not met: {progress}. What is moved now counts no further, and the lot bears that it was not proven.',
+  confirmCure: 'Confirm on the page that you know: {open}',
+  beforeItIsMoved: 'Before it is moved',
+  implausibleCheck:
+    'It read {read} where it should read {reference}. Was it read in {unit}, and not in {other}? Type it again, or say that it is so: every reading with it would be corrected by that much.',
+  tickTheBox: 'Tick the box above first.',
+  lookedTwice: 'I looked twice: it reads so',
   actNow: '{act}: now',
   actBy: '{act}: by {by}',
   standBack: 'stand back, read first',

@@ -53,7 +53,6 @@ export const esInstruments = {
   moreThanAccuracyKCheck:
     ', más que su exactitud de ± {accuracy, number, kelvin}. Revísalo otra vez. Si sigue igual, deja de usarlo.',
   withinAccuracyK: ', dentro de su exactitud de ± {accuracy, number, kelvin}.',
-  soFarOffRightUnit: ' Muy lejos: ¿es la unidad correcta?',
   saveThisCheck: 'Guardar esta revisión',
   typeWhatReadReference: 'Escribe lo que marcó y la referencia.',
   workingOutEffectOnEvery: 'Calculando el efecto en cada lote medido con él…',

@@ -94,8 +94,6 @@ export const esLots = {
   reasonLine: '{item}: {words}',
   inQuestion: 'En duda',
   notDecided: 'Aún sin decisión',
-  metARule: 'regla cumplida',
-  metNoRule: 'aún sin regla cumplida',
   testFigure:
     '{kind, select, reheat {a lo más {figure, number, kelvin} sobre el aire} flask {subió {figure, number, kelvin}} germination {índice de germinación {figure, number} %} seedlings {{figure, number} % de plantas con daño} sprout {{figure, number} plántulas por litro} other {{figure, number}}}',
   testOf: 'en {lot}',

@@ -30,6 +30,18 @@ export const esStatus = {
   finished: 'Terminado',
   noHotCheckBetween:
     'El volteo del {at} no cuenta: no hay medición caliente entre él y el anterior.',
+  cureInDanger:
+    '{temp} adentro en la última medición: puede prenderse. Moverlo deja entrar aire y no quita el peligro. Aléjate, mídelo otra vez, sigue el plan de incendio.',
+  cureInDangerUnread:
+    'Alguien olió a quemado y nadie lo ha medido desde entonces. Moverlo deja entrar aire y no quita el peligro. Aléjate, mídelo, sigue el plan de incendio.',
+  cureUnproven:
+    '{rule} sin cumplir: {progress}. Lo que se mueve ahora ya no cuenta más, y el lote lleva escrito que no está probado.',
+  confirmCure: 'Confirma en la página que lo sabes: {open}',
+  beforeItIsMoved: 'Antes de moverlo',
+  implausibleCheck:
+    'Marcó {read} y debía marcar {reference}. ¿Se leyó en {unit} y no en {other}? Escríbelo otra vez, o di que es así: cada medición con él se corregiría en esa cantidad.',
+  tickTheBox: 'Primero marca la casilla de arriba.',
+  lookedTwice: 'Lo miré dos veces: marca así',
   actNow: '{act}: ahora',
   actBy: '{act}: antes de {by}',
   standBack: 'aléjate, mide primero',

@@ -10,6 +10,8 @@ export const probeCheckKind = describeKind({
     readC: z.number(),
     how: z.enum(['ice', 'boil', 'reference']).optional(),
     altitudeM: z.number().optional(),
+    /** Whoever checked it says that it is so far off, and no slip. */
+    certain: z.boolean().optional(),
   }),
   scope: 'site',
   correction: 'none',

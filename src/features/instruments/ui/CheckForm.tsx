@@ -8,6 +8,8 @@ import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
 import { askServer } from '@/ui/ask-server';
 import type { CheckEffect, CheckPreview } from '../check-preview';
+import { isImplausibleCheck } from '@/core/evidence/drift';
+import { implausibleCheckText } from '@/telling/status/thermometer';
 import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
 import { useEntry, type HeapRef } from '@/entry/ui/useEntry';
 import { type InstrumentLine, number, temp } from './instrumentParts';
@@ -52,6 +54,7 @@ export function CheckForm({
   const [how, setHow] = useTyped<'ice' | 'boil' | 'reference'>('how', 'ice');
   const [reference, setReference] = useTyped('reference', '');
   const [read, setRead] = useTyped('read', '');
+  const [certain, setCertain] = useState(false);
   const referenceC =
     how === 'ice'
       ? 0
@@ -65,8 +68,13 @@ export function CheckForm({
   const readC = value === null || !Number.isFinite(value) ? null : toCelsius(value, unit);
   const entry = useEntry('probe-check', { ...site, id: '', name: line.name }, onDone);
   const ready = referenceC !== null && Number.isFinite(referenceC) && readC !== null;
+  const doubted = ready && isImplausibleCheck({ referenceC, readC });
   const data = ready
-    ? { probe: line.name, referenceC, readC, how, ...(how === 'boil' ? { altitudeM } : {}) }
+    ? {
+        ...{ probe: line.name, referenceC, readC, how },
+        ...(how === 'boil' ? { altitudeM } : {}),
+        ...(doubted && certain ? { certain } : {}),
+      }
     : null;
   const preview = useCheckPreview(data, entry.at);
   const off = ready ? readC - referenceC : 0;
@@ -120,7 +128,10 @@ export function CheckForm({
           unit={`°${unit}`}
           inputMode="decimal"
           value={read}
-          onChange={(e) => setRead(e.target.value)}
+          onChange={(e) => {
+            setRead(e.target.value);
+            setCertain(false);
+          }}
           problem={
             read !== '' && readC === null ? say('instruments.typeTemperatureAsNumber') : undefined
           }
@@ -140,15 +151,37 @@ export function CheckForm({
               ? say('instruments.moreThanAccuracyKCheck', { accuracy })
               : say('instruments.withinAccuracyK', { accuracy })
             : ''}
-          {Math.abs(off) > 15 ? say('instruments.soFarOffRightUnit') : ''}
         </p>
+      )}
+      {doubted && (
+        <label
+          className="border-[1.6px] border-ink bg-marker px-3 py-2 flex gap-3 items-start min-h-target"
+          data-testid="implausible"
+        >
+          <input
+            type="checkbox"
+            className="size-6 flex-none"
+            checked={certain}
+            onChange={(e) => setCertain(e.target.checked)}
+          />
+          <span>
+            {implausibleCheckText({ referenceC, readC }, unit)}{' '}
+            <b className="font-semibold">{say('status.lookedTwice')}</b>
+          </span>
+        </label>
       )}
       <WhenAndWho entry={entry} heap={site} />
       {data && <CheckEffects preview={preview} />}
       <KeepBar
         entry={entry}
         label={say('instruments.saveThisCheck')}
-        missing={ready ? null : say('instruments.typeWhatReadReference')}
+        missing={
+          !ready
+            ? say('instruments.typeWhatReadReference')
+            : doubted && !certain
+              ? say('status.tickTheBox')
+              : null
+        }
         onKeep={() => data && entry.save(data)}
       />
     </>

@@ -62,7 +62,7 @@ const SHEETS: Record<SheetName, SheetOf> = {
   },
   turn: {
     get label() {
-      return say('log.fullTurn');
+      return say('log.turnedIt');
     },
     title: (n) => say('log.wasTurned', { n }),
     mark: 'turn',

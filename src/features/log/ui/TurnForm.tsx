@@ -16,13 +16,12 @@ import { StandingFields, useStanding } from '@/entry/ui/Standing';
 import { submitEntry, useEntry, useEntryPreview } from '@/entry/ui/useEntry';
 import { smellOptions, squeezeOptions } from './feelOptions';
 
-/** A turning: whole, or only stirred; how far the rim went in is a claim worth noting. What was felt, added or watered while at it is logged with it. */
+/** A turning: full, part of it left out, or only stirred: one answer, on a phone and on a laptop alike. What was felt, added or watered while at it is logged with it. */
 export function TurnForm({ heap, onDone }: FormProps) {
   const standing = useStanding(heap, heap.placed ?? []);
   const inRow = standing.was !== null && 'row' in standing.was;
   const entry = useEntry('turn', heap, onDone);
-  const [full, setFull] = useTyped<'full' | 'stir' | ''>('full', 'full');
-  const [rim, setRim] = useTyped<'all' | 'most' | 'partly' | 'unsure' | ''>('rim', '');
+  const [how, setHow] = useTyped<'full' | 'part' | 'stir' | ''>('full', '');
   const [read, setRead] = useTyped<'yes' | 'no' | ''>('read', heap.readLately ? 'yes' : '');
   const [minutes, setMinutes] = useTyped('minutes', '');
   const [people, setPeople] = useTyped('people', '');
@@ -37,14 +36,14 @@ export function TurnForm({ heap, onDone }: FormProps) {
     typedQuantity('litres', litres, 0.1),
   ];
   const data = {
-    full: full === 'full',
-    ...(rim ? { rim } : {}),
+    full: how === 'full',
+    ...(how === 'full' ? { rim: 'all' } : how === 'part' ? { rim: 'partly' } : {}),
     ...(read ? { readFirst: read === 'yes' } : {}),
     ...(typeof mins === 'number' ? { minutes: mins } : {}),
     ...(typeof hands === 'number' ? { people: Math.round(hands) } : {}),
     ...(machine ? { machine: machine === 'machine' } : {}),
   };
-  const preview = useEntryPreview(entry, full === '' ? null : data);
+  const preview = useEntryPreview(entry, how === '' ? null : data);
   // Each turning moves a row along: its flags go with it, and a border is the neighbour's too.
   const after = async (): Promise<void> => {
     const also = [
@@ -101,24 +100,13 @@ export function TurnForm({ heap, onDone }: FormProps) {
       />
       <Choices
         label={say('log.how')}
-        value={full}
-        onChange={setFull}
+        value={how}
+        onChange={setHow}
+        columns={3}
         options={[
           { value: 'full', label: say('log.fullTurn2'), hint: say('log.edgeInsideTopBottom') },
-          { value: 'stir', label: say('log.partialTurn'), hint: say('log.doesNotCountForRule') },
-        ]}
-      />
-      <Choices
-        optional
-        label={say('log.howMuchEdgeGotInside')}
-        value={rim}
-        onChange={setRim}
-        columns={4}
-        options={[
-          { value: 'all', label: say('log.all') },
-          { value: 'most', label: say('log.most') },
-          { value: 'partly', label: say('log.part') },
-          { value: 'unsure', label: say('log.notSure') },
+          { value: 'part', label: say('log.partialTurn'), hint: say('log.partOfEdgeLeftOut') },
+          { value: 'stir', label: say('log.stirred'), hint: say('log.doesNotCountForRule') },
         ]}
       />
       <Choices
@@ -195,13 +183,15 @@ export function TurnForm({ heap, onDone }: FormProps) {
         entry={entry}
         label={say('log.saveThisTurning')}
         missing={
-          wrong
-            ? say('log.correctTheFiguresFirst')
-            : inRow && standing.problem !== null
-              ? standing.problem
-              : inRow && standing.effect.overlaps.length > 0
-                ? say('entry.itWouldOverlap', { overlaps: firstOf(standing.effect.overlaps) })
-                : null
+          how === ''
+            ? say('log.sayHowItWasTurned')
+            : wrong
+              ? say('log.correctTheFiguresFirst')
+              : inRow && standing.problem !== null
+                ? standing.problem
+                : inRow && standing.effect.overlaps.length > 0
+                  ? say('entry.itWouldOverlap', { overlaps: firstOf(standing.effect.overlaps) })
+                  : null
         }
         onKeep={() => entry.save(data, after)}
       />

@@ -1,5 +1,7 @@
 import { say } from '@/messages/say';
 import { statusOfBatch } from '@/core/status/batch-status';
+import { cureDoubtsOf } from '@/core/status/cure-doubts';
+import { cureDoubtText } from '@/telling/status/cure';
 import { readingDoubtText } from '@/telling/status/claim';
 import { outDoubtOf } from '@/core/status/lot-decision';
 import { CROP_FAMILY_WORDS, OUT_DOUBT_WORDS } from '@/core/words/lots';
@@ -46,6 +48,17 @@ function doubtOf(s: Asking, { state, book }: LotsGiven, id: string): LotRef['dou
   return { code, texts: [OUT_DOUBT_WORDS[code], ...seen] };
 }
 
+/** What speaks against moving a batch to cure, in words; none of a lot. */
+function cureDoubtsFor(s: Asking, id: string): LotRef['cureDoubts'] {
+  const batch = s.board.find((b) => (b.id as string) === id);
+  if (!batch) return [];
+  const status = statusOfBatch(batch, s.now);
+  return cureDoubtsOf(status).map((code) => ({
+    code,
+    text: cureDoubtText(code, status, s.locale),
+  }));
+}
+
 /** What a form needs to know of a lot, or of a batch that is used as one. */
 export function lotRefOf(s: Asking, given: LotsGiven, id: string): LotRef {
   const { state, book } = given;
@@ -64,6 +77,7 @@ export function lotRefOf(s: Asking, given: LotsGiven, id: string): LotRef {
       .map((b) => ({ id: b.id, name: b.name ?? b.code, building: b.builtAt === null })),
     raw: book.of(id).raw,
     doubt: doubtOf(s, given, id),
+    cureDoubts: cureDoubtsFor(s, id),
     diseased: book.factsOf(id).diseased.map((family) => ({
       family,
       text: say('lots.sameFamilyBed', { family: CROP_FAMILY_WORDS[family] }),

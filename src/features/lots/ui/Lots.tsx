@@ -49,7 +49,9 @@ function BatchToCure({ b, onChoose }: { b: LotsView['batches'][number]; onChoose
         <Link prefetch={false} href={`/batch/${b.id}`} className="link">
           {b.name}
         </Link>{' '}
-        <span className="q text-hint">{b.says}</span>
+        <span className="q text-hint" data-says={b.says}>
+          {b.standing}
+        </span>
       </span>
       <button type="button" className="btn" onClick={onChoose}>
         {say('lots.moveToCure')}

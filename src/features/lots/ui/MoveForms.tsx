@@ -53,6 +53,34 @@ function JoinHint({
   );
 }
 
+/** What speaks against moving it to cure, to be ticked by whoever moves it. */
+const CureDoubts = ({
+  doubts,
+  known,
+  onKnown,
+}: {
+  doubts: LotFormProps['lot']['cureDoubts'];
+  known: boolean;
+  onKnown: (known: boolean) => void;
+}) =>
+  doubts.length > 0 && (
+    <fieldset className="border-[1.6px] border-ink bg-marker px-3 py-2" data-testid="cure-doubts">
+      <legend className="px-1 font-semibold">{say('status.beforeItIsMoved')}</legend>
+      <label className="flex gap-3 items-start py-1.5 min-h-target">
+        <input
+          type="checkbox"
+          className="size-6 flex-none"
+          checked={known}
+          onChange={(e) => onKnown(e.target.checked)}
+        />
+        <span>
+          {doubts.map((d) => d.text).join(' ')}{' '}
+          <b className="font-semibold">{say('log.iKnowThat')}</b>
+        </span>
+      </label>
+    </fieldset>
+  );
+
 /** A batch goes to cure: into a lot that is there, or where it stands as a new one. */
 export function CureForm({ lot, onDone }: LotFormProps) {
   const ref = refOf(lot, lot.id);
@@ -60,11 +88,18 @@ export function CureForm({ lot, onDone }: LotFormProps) {
   const much = useHowMuch();
   const targets = lot.targets.filter((t) => t.kind === 'curing');
   const target = useTarget('curing', { targets });
+  const [known, setKnown] = useState(false);
   const missing = !target.data
     ? say('lots.giveACode')
-    : (much.problem ?? (much.data ? null : say('lots.sayHowMuch')));
+    : (much.problem ??
+      (much.data
+        ? lot.cureDoubts.length > 0 && !known
+          ? say('status.tickTheBox')
+          : null
+        : say('lots.sayHowMuch')));
   return (
     <>
+      <CureDoubts doubts={lot.cureDoubts} known={known} onKnown={setKnown} />
       <p className="caution">
         {CAUTION.steam} {CAUTION.lift}
       </p>
@@ -77,7 +112,13 @@ export function CureForm({ lot, onDone }: LotFormProps) {
         entry={entry}
         label={say('lots.moveToCure')}
         missing={missing}
-        onKeep={() => entry.save({ ...target.data, ...much.data })}
+        onKeep={() =>
+          entry.save({
+            ...target.data,
+            ...much.data,
+            ...(known ? { knowing: lot.cureDoubts.map((d) => d.code) } : {}),
+          })
+        }
       />
     </>
   );

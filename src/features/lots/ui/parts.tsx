@@ -5,7 +5,7 @@ import type { Interval } from '@/core/flow/trace';
 import type { Basis } from '@/core/release/limits';
 import type { JoiningLot } from '@/core/lots/joining';
 import type { CropFamily } from '@/core/log/kinds/vocabulary';
-import type { LotKindOfLog, OutDoubt } from '@/core/log/lot-shapes';
+import type { LotKindOfLog, CureDoubt, OutDoubt } from '@/core/log/lot-shapes';
 import { LOT_WAITING_NAMES, type LotEntryKind } from '@/core/log/kinds/waiting-lots';
 import { useNamedEntry, type EntryHandle, type HeapRef } from '@/entry/ui/useEntry';
 import { nameForHeap } from '@/core/words/waiting';
@@ -48,6 +48,8 @@ export type LotRef = {
   /** What of it was never heated. */ readonly raw: Interval;
   /** Why it should not go out yet, and what was seen of it; null: it is released. */
   readonly doubt: { readonly code: OutDoubt; readonly texts: readonly string[] } | null;
+  /** Why it should not be moved to cure now, the gravest first. */
+  readonly cureDoubts: readonly { readonly code: CureDoubt; readonly text: string }[];
   /** What to say where it goes onto a bed of a family of which diseased plants went in. */
   readonly diseased: readonly { readonly family: CropFamily; readonly text: string }[];
 };
