@@ -15,7 +15,7 @@ import {
 
 export type ActKind = 'hot' | 'read' | 'turn' | 'water' | 'mend' | 'close';
 /** Who asks for an act: somebody may be hurt, a rule, the method, or a person who set its day. */
-export type AskedBy = 'danger' | 'rule' | 'method' | 'person';
+type AskedBy = 'danger' | 'rule' | 'method' | 'person';
 
 /** One thing that is to be done with a batch, with the one moment by which every page shows it. */
 export type Act = {

@@ -42,7 +42,7 @@ const Begin = LotNameSchema.extend({ kind: z.enum(LOT_KINDS) });
 const howMuch = { litres: Litres.optional(), all: z.boolean() };
 
 /** What whoever moves a batch to cure says that they know: its heat is a danger, its rule is not met. */
-export const CURE_DOUBTS = ['danger', 'unproven'] as const;
+const CURE_DOUBTS = ['danger', 'unproven'] as const;
 export type CureDoubt = (typeof CURE_DOUBTS)[number];
 /** What the move of a batch to cure says beside that it happened. */
 export const CureSchema = z.looseObject({

@@ -57,20 +57,18 @@ export type RuleSnapshot = VerdictFacts & {
 };
 
 /** Whether a turning counts for the rule that is worked on, and why not. */
-export const TURN_COUNTS = [
-  'counts',
-  'NO_RULE',
-  'AWAITED',
-  'EARLIER',
-  'TURN_PARTIAL',
-  'TURN_WITHOUT_HEAT',
-  'TURN_WITHOUT_HOLD',
-  'TURN_OUTSIDE_RUN',
-] as const;
 export type TurnCount = {
   readonly at: Instant;
   readonly isFull: boolean;
-  readonly count: (typeof TURN_COUNTS)[number];
+  readonly count:
+    | 'counts'
+    | 'NO_RULE'
+    | 'AWAITED'
+    | 'EARLIER'
+    | 'TURN_PARTIAL'
+    | 'TURN_WITHOUT_HEAT'
+    | 'TURN_WITHOUT_HOLD'
+    | 'TURN_OUTSIDE_RUN';
 };
 
 /** What the yard shows of a batch, derived from the log: dropped and rebuilt at will. */

@@ -26,8 +26,8 @@ export type RuleStatus = {
 };
 
 /** How dangerous its heat is as it was last read: a reading alone ends it. */
-export type DangerLevel = 'none' | 'watch' | 'high' | 'fire';
-export type DangerStatus =
+type DangerLevel = 'none' | 'watch' | 'high' | 'fire';
+type DangerStatus =
   | { readonly level: 'none'; readonly since: null; readonly hot: null }
   | {
       readonly level: Exclude<DangerLevel, 'none'>;
@@ -70,7 +70,7 @@ export type TurningStatus = {
 };
 
 /** Whole days since adding was finished: that day is day 0. Of one that is being built, since it was started. */
-export type AgeStatus = {
+type AgeStatus = {
   readonly days: number;
   readonly from: 'finished-adding' | 'started';
   readonly since: Instant;

@@ -17,7 +17,6 @@ import { dayText, joinParts, whenText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import { assessUse, standHeated } from '@/core/release/assess-release';
 import type { Standing } from '@/core/release/limits';
-import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 
 /** What the pages of lots show. */
 

@@ -14,9 +14,9 @@ export function cureDoubtText(
 ): string {
   switch (doubt) {
     case 'danger':
-      return danger.hot === null || danger.hot.coreC === null
-        ? say('status.cureInDangerUnread')
-        : say('status.cureInDanger', { temp: tempText(danger.hot.coreC, unit) });
+      return typeof danger.hot?.coreC === 'number'
+        ? say('status.cureInDanger', { temp: tempText(danger.hot.coreC, unit) })
+        : say('status.cureInDangerUnread');
     case 'unproven':
       return main === null
         ? ''
