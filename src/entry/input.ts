@@ -1,3 +1,4 @@
+import { issueText } from '@/core/words/issue-text';
 import { say } from '@/messages/say';
 import { BatchIdSchema, EntryIdSchema } from '@/core/log/ids';
 import { z } from 'zod';
@@ -77,7 +78,7 @@ function withTimes(values: unknown, at: number): unknown {
  * An entry that was sent, parsed at the door. The same form at the same `now` gives the same entry: a repeat is known by that.
  */
 export function parseEntryForm(input: unknown, timeZone: string, now: number): ParsedEntry {
-  const frame = Frame.safeParse(input);
+  const frame = Frame.safeParse(input, { error: issueText });
   if (!frame.success)
     return {
       ok: false,
@@ -98,7 +99,9 @@ export function parseEntryForm(input: unknown, timeZone: string, now: number): P
         : data;
   const byHand =
     kind === 'round' && whole.source === 'hand'
-      ? z.looseObject({ readings: z.array(HandReadingSchema) }).safeParse(whole)
+      ? z
+          .looseObject({ readings: z.array(HandReadingSchema) })
+          .safeParse(whole, { error: issueText })
       : null;
   if (byHand?.success === false)
     return {
@@ -110,7 +113,7 @@ export function parseEntryForm(input: unknown, timeZone: string, now: number): P
     };
   if (data.device !== undefined && !DeviceSchema.safeParse(data.device).success)
     return failed('data.device', say('entry.thePhonesClockInformationCannot'));
-  const parsed = getKindDescription(kind).schema.safeParse(whole);
+  const parsed = getKindDescription(kind).schema.safeParse(whole, { error: issueText });
   if (!parsed.success)
     return {
       ok: false,

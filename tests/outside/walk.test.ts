@@ -181,7 +181,7 @@ describe('a walk', () => {
     });
     expect(lines.map((l) => `${l.title} ${l.detail}`)).toEqual(
       expect.arrayContaining([
-        'Temperature check of 5 57–66 °C',
+        'Temperature check of 5 points 57–66 °C',
         'Observed squeeze test: holds, no drops: a little dry, from P4 edge, smell: none',
       ]),
     );

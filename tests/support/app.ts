@@ -276,6 +276,11 @@ export async function press(page: Page, words: string): Promise<void> {
   await handle.evaluate((el) => el.scrollIntoView({ block: 'center' }));
   await handle.click();
 }
+/** The same where there may be none: which batches are due, and so what is offered, depends on the hour. */
+export async function pressIfThere(page: Page, words: string): Promise<void> {
+  const found = await page.$(`::-p-xpath(//button[starts-with(normalize-space(.), "${words}")])`);
+  if (found !== null) await press(page, words);
+}
 /** The visible field with this label. */
 async function fieldOf(page: Page, label: string): Promise<ElementHandle<HTMLInputElement>> {
   const handle = await page.waitForFunction(

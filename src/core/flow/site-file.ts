@@ -1,3 +1,4 @@
+import { issueText } from '../words/issue-text';
 import { z } from 'zod';
 import { Time } from '../log/shapes';
 import { testValuesSchema } from '../log/test-shapes';
@@ -186,7 +187,7 @@ export function readSiteFile(text: string): ParsedSite {
     const why = error instanceof Error ? error.message : 'unreadable';
     return { ok: false, problems: [{ path: FILE_PATH, message: FILE_PROBLEM.notJson(why) }] };
   }
-  const parsed = SiteFileSchema.safeParse(json);
+  const parsed = SiteFileSchema.safeParse(json, { error: issueText });
   if (!parsed.success)
     return {
       ok: false,

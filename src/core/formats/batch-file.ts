@@ -20,6 +20,7 @@ import {
 } from '../log/shapes';
 import { LIBRARY_EDITION, RULE_LIBRARY } from '../rules/library';
 import { FILE_PROBLEM } from '../words/file-problem';
+import { issueText, type InputIssue } from '../words/issue-text';
 import { FILE_PATH, PROBLEM, pathText, type Problem } from '../words/problem';
 
 /** The open batch file (contract, section 1). Unknown fields are kept: every object is loose. */
@@ -121,7 +122,7 @@ export type ParsedFile =
 
 /** Checks a JSON value against the contract; every problem is named, none is repaired. */
 export function parseBatchFile(value: unknown): ParsedFile {
-  const result = BatchFileSchema.safeParse(value, { error: issueText });
+  const result = BatchFileSchema.safeParse(value, { error: fileIssueText });
   if (result.success) return { ok: true, file: result.data };
   return {
     ok: false,
@@ -132,40 +133,11 @@ export function parseBatchFile(value: unknown): ParsedFile {
   };
 }
 
-/** What stood there, cut short; nothing at all where JSON has no word for it. */
-const shownInput = (input: unknown): string | undefined =>
-  (JSON.stringify(input) as string | undefined)?.slice(0, 60);
-
-/** Words for the checks whose own words a grower would not say. */
-function issueText(issue: {
-  code?: string | undefined;
-  input?: unknown;
-  expected?: unknown;
-  values?: unknown;
-  path?: PropertyKey[] | undefined;
-}): string | undefined {
-  if (issue.input === undefined && issue.code !== 'custom') return say('formats.isMissing');
-  if (issue.code === 'invalid_type')
-    return say('formats.mustBeNot', {
-      expected: articled(String(issue.expected)),
-      input: shownInput(issue.input) ?? '',
-    });
-  if (issue.code === 'invalid_value' && Array.isArray(issue.values))
-    return say('formats.mustBeNot2', {
-      values: orText(issue.values.map((v) => JSON.stringify(v))),
-      input: shownInput(issue.input) ?? '',
-    });
-  if (issue.code === 'invalid_union')
-    return say('formats.mustBeOneOf', { eventtypes: EVENT_TYPES.join(', ') });
-  return undefined;
-}
-
-const articled = (expected: string): string =>
-  /^[aeiou]/.test(expected)
-    ? say('formats.an', { expected })
-    : expected === 'int'
-      ? say('formats.aWholeNumber')
-      : `a ${expected}`;
+/** Of an event that no type fits, the types that there are; else what any input is told. */
+const fileIssueText = (issue: InputIssue): string | undefined =>
+  issue.code === 'invalid_union' && issue.input !== undefined
+    ? say('formats.mustBeOneOf', { eventtypes: EVENT_TYPES.join(', ') })
+    : issueText(issue);
 
 /** Reads the text of a batch file. */
 export function readBatchFile(text: string): ParsedFile {

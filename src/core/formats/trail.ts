@@ -1,3 +1,4 @@
+import { issueText } from '../words/issue-text';
 import { z } from 'zod';
 import {
   canonicalJson,
@@ -110,7 +111,7 @@ function linkProblems(trail: Trail, sha256: Sha256): Problem[] {
 function entriesIn(trail: Trail): Entry[] | Problem {
   const entries: Entry[] = [];
   for (const [i, { prev: _prev, ...link }] of trail.entries.entries()) {
-    const data = getKindDescription(link.kind).schema.safeParse(link.data);
+    const data = getKindDescription(link.kind).schema.safeParse(link.data, { error: issueText });
     if (!data.success)
       return at(
         ['entries', i, 'data', ...firstOf(data.error.issues).path],
@@ -169,7 +170,7 @@ export function checkTrail(file: BatchFile, sha256: Sha256): CheckedTrail {
   // Another program may use the name for something else: without a list of entries it is none of ours.
   if (!Array.isArray((carried as { entries?: unknown } | null | undefined)?.entries))
     return { ok: true, told: null };
-  const parsed = TrailSchema.safeParse(carried);
+  const parsed = TrailSchema.safeParse(carried, { error: issueText });
   if (!parsed.success)
     return { ok: false, problems: parsed.error.issues.map((i) => at(i.path, i.message)) };
   const problems = linkProblems(parsed.data, sha256);

@@ -95,3 +95,17 @@ export const DEFER_WORDS = {
     return say('terms.somethingElse');
   },
 } as const;
+
+/** Tasks of a batch by name. */
+const TASK_NAMES: Readonly<Record<string, () => string>> = {
+  hot: () => say('log.taskCooling'),
+  read: () => say('log.taskTemperatures'),
+  turn: () => say('log.taskTurning'),
+  water: () => say('log.taskWatering'),
+  mend: () => say('log.taskFixing'),
+  close: () => say('log.taskFinishAdding'),
+};
+
+/** A task of a batch by its name: the turning after the next is a turning. */
+export const taskText = (task: string): string =>
+  (TASK_NAMES[task.replace(/\+\d+$/, '')] ?? (() => say('log.taskOther')))();

@@ -55,7 +55,7 @@ function turnView(advised: TurnAdvice, status: BatchStatus, locale: Locale) {
         (v) => v.strategy !== s.template.trigger && (v.strategy !== 'never' || s.kept === 'static'),
       )
       .map((v) => ({ school: SCHOOL_WORDS[v.strategy], says: v.says, text: voiceText(v, locale) })),
-    trigger: SCHOOL_WORDS[s.template.trigger],
+    trigger: s.template.trigger === 'never' ? null : SCHOOL_WORDS[s.template.trigger],
   };
 }
 

@@ -16,7 +16,7 @@ describe('the log as people read it', () => {
   test('newest first, in the unit that was chosen', () => {
     const l = lines(hotLog(), 'F');
     expect(l[0]).toMatchObject({
-      title: 'Temperature check of 3',
+      title: 'Temperature check of 3 points',
       detail: '140–144 °F',
       by: 'Mo',
       correctable: true,

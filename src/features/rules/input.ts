@@ -1,3 +1,4 @@
+import { issueText } from '@/core/words/issue-text';
 import { z } from 'zod';
 import { SiteRuleSchema } from '@/core/log/shapes';
 import { ownRulesOf } from '@/core/formats/batch-file';
@@ -14,7 +15,7 @@ export type ParsedRule =
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
 export function parseRule(draft: unknown): ParsedRule {
-  const parsed = SiteRuleSchema.safeParse(draft);
+  const parsed = SiteRuleSchema.safeParse(draft, { error: issueText });
   if (parsed.success) return { ok: true, rule: firstOf(ownRulesOf([parsed.data])) };
   return {
     ok: false,

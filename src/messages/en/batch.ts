@@ -98,6 +98,7 @@ export const enBatch = {
   firePlan: 'Fire plan',
   whatToDoNext: 'What to do next',
   otherViewsOnTurning: 'Other views on turning',
+  methodIsNotTurned: '{method}: it is not turned, whatever its heat does.',
   itsMainReasonTurn: '{method}: its main reason to turn',
   ifYouWait: 'If you wait:',
   takeTemperaturesFirstAgainSame: 'Take temperatures first, and again the same afternoon.',

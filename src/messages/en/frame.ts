@@ -43,7 +43,7 @@ export const enFrame = {
   us: 'US units',
   uk: 'UK units',
   goToDoOrFind: 'Go to, do, or find',
-  nothingCalledSo: 'Nothing is called so.',
+  nothingCalledSo: 'Nothing found by that name.',
   findEverywhere: 'Search everywhere for “{typed}”',
   batches: 'Batches',
   typeReadingsOf: 'Type temperatures of {name}',

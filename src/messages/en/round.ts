@@ -84,7 +84,8 @@ export const enRound = {
   whoReadsWithWhat: 'Who reads, and with what',
   inOrderSetByHand2: 'In the order set by hand.',
   temperatures: ', temperatures',
-  needsAtLeastPointsYou: 'needs at least {minPoints, number} points, you read {says, number}',
+  needsAtLeastPointsYou:
+    'needs at least {minPoints, plural, one {# point} other {# points}}, you read {says, number}',
   thermometerChecked: 'thermometer {name}, checked {checked}',
   thermometerNeverChecked: 'thermometer {name}, never checked',
   noThermometerNamed: 'no thermometer named',

@@ -226,7 +226,7 @@ export const enTerms = {
   countedInHours: 'counted in hours',
   aGapMoreThanH: ' A gap of more than {longgaphours, number} h is long: that is weak evidence.',
   judgedOnAtLeastPoints:
-    'Judged on {value}{guard}, at least {minPoints, number} points per check, gaps up to {maxGapHours, number} h, {turnGraceHours, number} h to reheat after a full turn, {days}{zones}.{long}',
+    'Judged on {value}{guard}, at least {minPoints, plural, one {# point} other {# points}} per check, gaps up to {maxGapHours, number} h, {turnGraceHours, number} h to reheat after a full turn, {days}{zones}.{long}',
   steamHotCoreBurnWear:
     'Steam and a hot core burn: wear gloves, and turn your face away when you open it.',
   keepPeopleBackDoNot:

@@ -97,6 +97,7 @@ export const esBatch = {
   firePlan: 'Plan contra incendios',
   whatToDoNext: 'Qué hacer ahora',
   otherViewsOnTurning: 'Otras opiniones sobre el volteo',
+  methodIsNotTurned: '{method}: no se voltea, haga lo que haga su calor.',
   itsMainReasonTurn: '{method}: su motivo principal para voltear',
   ifYouWait: 'Si esperas:',
   takeTemperaturesFirstAgainSame: 'Mide antes, y otra vez esa misma tarde.',

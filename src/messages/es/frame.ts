@@ -43,7 +43,7 @@ export const esFrame = {
   us: 'EE. UU.',
   uk: 'Reino Unido',
   goToDoOrFind: 'Ir a, hacer o buscar',
-  nothingCalledSo: 'Nada se llama así.',
+  nothingCalledSo: 'No se encontró nada con ese nombre.',
   findEverywhere: 'Buscar “{typed}” en todo',
   batches: 'Lotes',
   typeReadingsOf: 'Escribir temperaturas de {name}',

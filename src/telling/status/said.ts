@@ -83,7 +83,7 @@ const inUnit = (note: Note, locale: Locale): Note => ({
       : noteText(note.fact, note.at, locale),
 });
 
-/** How far each rule is in words, the one that is worked on first. @param initialCn of the heap's mix; undefined: nobody looked */
+/** How far each rule is in words, as they were chosen. @param initialCn of the heap's mix; undefined: nobody looked */
 export function saidOf(
   batchAssessment: BatchAssessment,
   status: BatchStatus,
@@ -92,11 +92,7 @@ export function saidOf(
   initialCn?: Figure | null,
 ) {
   const titles = titlesOf(batchAssessment.rules.map(({ rule }) => rule));
-  const order = status.rules.map((r) => r.rule);
-  const ordered = batchAssessment.rules.toSorted(
-    (a, b) => order.indexOf(a.rule.id) - order.indexOf(b.rule.id),
-  );
-  return ordered.map((assessed) => {
+  return batchAssessment.rules.map((assessed) => {
     const { rule, assessment } = assessed;
     const now = present(
       status.rules.find((r) => r.rule === rule.id),

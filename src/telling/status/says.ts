@@ -53,8 +53,8 @@ function valueOf(s: BatchStatus, fact: BatchFact): string {
   }
 }
 
-/** Whether pages bear their facts beside their sentences: asked for when the server starts, by tests. */
-const areShown = (): boolean => process.env.ZEALOUS_SAYS === '1';
+/** Whether pages bear their facts beside their sentences: asked for when the server starts, by tests. Pages and workers have no process. */
+const areShown = (): boolean => typeof process !== 'undefined' && process.env.ZEALOUS_SAYS === '1';
 
 /**
  * What a sentence states, beside it in the page: `batch:B|fact|value`, several with `;` between them. Values are codes, ISO

@@ -1,6 +1,7 @@
 import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
+import { taskText } from '../../words/acts';
 import { describeKind } from './kind';
 import { Moment } from './shared';
 
@@ -21,7 +22,7 @@ export const assignKind = describeKind({
   tell: (data) => ({
     title: say('log.task'),
     detail: joinParts(
-      data.task,
+      taskText(data.task),
       data.who && say('log.for', { who: data.who }),
       data.day !== undefined && say('log.movedToAnotherDay'),
     ),

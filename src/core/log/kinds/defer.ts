@@ -1,7 +1,7 @@
 import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
-import { DEFER_WORDS } from '../../words/acts';
+import { DEFER_WORDS, taskText } from '../../words/acts';
 import { describeKind } from './kind';
 import { Words, Moment } from './shared';
 import { DEFER_REASONS } from './vocabulary';
@@ -24,7 +24,7 @@ export const deferKind = describeKind({
   mark: 'note',
   tell: (data) => ({
     title: data.impossible ? say('log.notPossible') : say('log.postponed'),
-    detail: joinParts(data.task, DEFER_WORDS[data.reason].toLowerCase(), data.words),
+    detail: joinParts(taskText(data.task), DEFER_WORDS[data.reason].toLowerCase(), data.words),
   }),
   record: () => null,
 });

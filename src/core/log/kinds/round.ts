@@ -2,7 +2,8 @@ import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { joinParts, tempFigure, tempText } from '../../quantity/format';
 import { instantOf } from '../../quantity/instant';
-import { toCelsius } from '../../units/units';
+import { toCelsius, type TempUnit } from '../../units/units';
+import { highestC } from '../../words/reading';
 import { ReadingSchema } from '../shapes';
 import { describeKind, type LogContext, type LogText } from './kind';
 import { Words, walk } from './shared';
@@ -18,12 +19,17 @@ const schema = z.looseObject({
 });
 type RoundData = z.output<typeof schema>;
 
+/** The lowest and the highest of a check, the upper ends of ranges included; one figure where they are the same. */
+function rangeText(live: LogContext['readings'], unit: TempUnit): string {
+  const low = least(live.map((r) => toCelsius(r.value, r.unit)));
+  const high = most(live.map(highestC));
+  const [from, to] = [tempFigure(low, unit), tempFigure(high, unit)];
+  return from === to ? tempText(high, unit) : `${from}–${tempText(high, unit)}`;
+}
+
 function tellRound(data: RoundData, { unit, readings }: LogContext): LogText {
-  const live = readings.filter((r) => r.flag === undefined).map((r) => toCelsius(r.value, r.unit));
-  const range =
-    live.length === 0
-      ? say('log.allVoided')
-      : `${tempFigure(least(live), unit)}–${tempText(most(live), unit)}`;
+  const live = readings.filter((r) => r.flag === undefined);
+  const range = live.length === 0 ? say('log.allVoided') : rangeText(live, unit);
   return {
     title:
       data.source === 'file'

@@ -5,10 +5,10 @@ import { createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-s
 import { assessBatch, type BatchAssessment } from '@/core/snapshot/assess-batch';
 import { initialCnOf } from '@/core/mix/initial-cn';
 import type { Figure } from '@/core/mix/mix';
-import { statusOfBatch } from '@/core/status/batch-status';
+import { statusOfBatch, type BatchStatus } from '@/core/status/batch-status';
 import { saysOf } from '@/telling/status/says';
 import { dayCountText } from '@/telling/status/rules';
-import { adoptedText, saidOf } from '@/telling/status/said';
+import { adoptedText, saidOf, type Said } from '@/telling/status/said';
 import { heapPicture } from '@/telling/status/picture';
 import { positionText } from '@/core/words/position';
 import type { BatchState, SiteState } from '@/core/log/fold';
@@ -50,6 +50,10 @@ type Shown = {
   /** The initial C:N, where a rule asks for it. */ readonly cn: Figure | null;
 };
 
+/** The rule that is worked on before the others: its sentence is the verdict of the page. */
+const mainFirst = (said: readonly Said[], { main }: BatchStatus): Said[] =>
+  said.toSorted((a, b) => Number(b.id === main?.rule) - Number(a.id === main?.rule));
+
 /** A heap’s page from what is known of it, wherever that comes from. */
 export function showBatch(
   { state, assessment, site, siteState, board, cn }: Shown,
@@ -79,7 +83,9 @@ export function showBatch(
     factsSays: saysOf(status, 'age', 'volume'),
     advice: adviceView(snapshot, state, assessment, board, locale),
     digest: snapshot,
-    verdicts: assessment ? saidOf(assessment, status, state.terms.length, locale, cn) : [],
+    verdicts: assessment
+      ? mainFirst(saidOf(assessment, status, state.terms.length, locale, cn), status)
+      : [],
     opens: {
       rounds: assessment !== null,
       strictness: canBeRetried(state, assessment),

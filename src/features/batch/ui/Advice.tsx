@@ -91,7 +91,13 @@ export function Todo({
             {say('batch.otherViewsOnTurning')}
           </summary>
           <p className="text-hint mb-1">
-            {say('batch.itsMainReasonTurn', { method: a.method })} <b>{turn.trigger}</b>.
+            {turn.trigger === null ? (
+              say('batch.methodIsNotTurned', { method: a.method })
+            ) : (
+              <>
+                {say('batch.itsMainReasonTurn', { method: a.method })} <b>{turn.trigger}</b>.
+              </>
+            )}
           </p>
           <ul className="text-hint leading-[1.35] flex flex-col gap-1">
             {turn.voices.map((v) => (

@@ -1,3 +1,4 @@
+import { issueText } from '@/core/words/issue-text';
 import { say } from '@/messages/say';
 import { fileOfBrought, rulesOfBrought } from '@/core/formats/bring';
 import { entriesOfFile } from '@/core/formats/entries-of-file';
@@ -39,7 +40,7 @@ function readNow(text: string): ReadImport {
   const json = parseJson(text);
   if (!json.ok && json.why === 'deep')
     return refused([{ path: '(file)', message: say('app.tooDeep') }]);
-  const parsed = BringInput.safeParse(json.ok ? json.value : null);
+  const parsed = BringInput.safeParse(json.ok ? json.value : null, { error: issueText });
   if (!parsed.success)
     return refused(
       parsed.error.issues.map((i) => ({ path: pathText(i.path), message: i.message })),

@@ -300,9 +300,6 @@ export function LogBar({ heap, building }: { heap: HeapRef; building: boolean })
           <Mark name="move" />
           {say('log.moveJoinSplit')}
         </button>
-        <span className="q text-fine whitespace-nowrap max-lg:hidden">
-          {say('log.keysRD', { names: names.map((n) => SHEETS[n].key!.toUpperCase()).join(' ') })}
-        </span>
         <Link prefetch={false} href={`/batch/${heap.id}/places`} className="link text-small">
           {say('log.probePointsAndLocation')}
         </Link>

@@ -1,3 +1,4 @@
+import { issueText } from '@/core/words/issue-text';
 import { currentAccess, theDb } from '@/db/context';
 import { memberRepo } from '@/db/repositories/members';
 import { siteRepo } from '@/db/repositories/site';
@@ -29,7 +30,7 @@ async function createSite(named: NamedSite, manager: string): Promise<string> {
 /** Names a new site; back to its form with what was typed, where something is wrong with it. */
 export async function nameSite(request: Request): Promise<Response> {
   const typed = await fieldsOf(request);
-  const parsed = SiteInput.safeParse(typed);
+  const parsed = SiteInput.safeParse(typed, { error: issueText });
   if (!parsed.success) return sendBack('/site', typed);
   const { person } = await currentAccess();
   if (!person) return sendOn('/sign-in');

@@ -300,14 +300,16 @@ function Edit({
             : ranges.some(([k, r]) => r && changed(k)) && source.trim().length < 2
               ? say('store.sayWhereChangedFiguresCome')
               : null;
-  const sources = {
+  const sources: Partial<Record<FigureName, string>> = {
     ...from?.sources,
     ...Object.fromEntries(
-      ranges
-        .filter(([k, r]) => !r || changed(k))
-        .map(([k, r]) => [k, r ? source.trim() : undefined]),
+      ranges.filter(([k, r]) => r && changed(k)).map(([k]) => [k, source.trim()]),
     ),
   };
+  // A figure that is not known has no source.
+  const known = Object.fromEntries(
+    ranges.flatMap(([k, r]) => (r && sources[k] !== undefined ? [[k, sources[k]]] : [])),
+  );
   const values = Object.fromEntries(
     labs.flatMap(([k, v]) =>
       typeof v !== 'number'
@@ -335,7 +337,7 @@ function Edit({
     particle,
     risks: [...risks],
     ...Object.fromEntries(ranges.map(([k, r]) => [k, changed(k) || !from ? (r ?? null) : from[k]])),
-    sources,
+    sources: known,
     ...(caution.trim() ? { caution: caution.trim() } : {}),
     ...(Object.keys(values).length > 0 ? { lab: values } : {}),
   };

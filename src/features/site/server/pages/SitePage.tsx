@@ -1,3 +1,4 @@
+import { issueText } from '@/core/words/issue-text';
 import { redirect } from 'next/navigation';
 import { SiteInput } from '../../input';
 import { mayNameSite } from '../queries';
@@ -10,7 +11,7 @@ function typedBefore(asked: Asked): { typed: TypedSite; problems: TypedSite } {
   const typed = Object.fromEntries(
     Object.entries(asked).filter(([, value]) => typeof value === 'string'),
   ) as TypedSite;
-  const parsed = SiteInput.safeParse(typed);
+  const parsed = SiteInput.safeParse(typed, { error: issueText });
   const isFirst = Object.keys(typed).length === 0;
   const problems = isFirst || parsed.success ? [] : parsed.error.issues;
   return {
