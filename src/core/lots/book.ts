@@ -278,7 +278,8 @@ export class LotBook {
       raw,
       germs: evidenceOf(batches, germProofs),
       seeds: evidenceOf(batches, seedProofs),
-      days: since === null ? null : (this.now - since) / MS.day,
+      // A batch that was never moved to cure has no days of curing, however old it is.
+      days: since === null || this.kindOf.get(lot) === 'batch' ? null : (this.now - since) / MS.day,
       tests: this.testsFor(lot),
       samples: state.samples.filter((s) => this.speaksFor(s.lot, s.at, lot)),
       sprayed: sprayedOf(

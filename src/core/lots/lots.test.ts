@@ -141,6 +141,28 @@ describe('a release lists what is met, and what is not', () => {
     expect(standing([...SEASON, ...bag(C, 20 * 24, 16 * 24)], 'maturity')).toBe('met');
     expect(standing([...SEASON, ...bag(F, 9 * 24, 5 * 24, 'sour')], 'maturity')).toBe('not-met');
   });
+  test('weeds that came up in a test go before the heat that should have killed them', () => {
+    const { book } = bookOf(SEASON);
+    const facts = book.factsOf(F);
+    const proven = { ...facts, seeds: [{ batch: H, rule: 'practice-weed-seed-week', at: NOW }] };
+    const sprouted = {
+      ...{ id: 't', kind: 'sprout' as const, at: NOW, endedAt: NOW, speaks: true },
+      assessedFor: () => ({ outcome: 'fail' as const, figure: 2, gaps: [] }),
+    };
+    const seedRule = (of: typeof facts) =>
+      assessUse(beds, of, NOW).lines.find((l) => l.item === 'seed-rule');
+    expect(seedRule(proven)!.standing).toBe('met');
+    expect(seedRule({ ...proven, tests: [sprouted] })).toMatchObject({
+      standing: 'not-met',
+      evidence: expect.arrayContaining(['t']),
+    });
+    expect(seedRule({ ...proven, tests: [{ ...sprouted, speaks: false }] })!.standing).toBe('met');
+  });
+  test('a batch that was never moved to cure has no days of curing', () => {
+    const { book } = bookOf(SEASON);
+    expect(book.factsOf(H).days).toBeNull();
+    expect(book.factsOf(C).days).toBeGreaterThan(0);
+  });
   test('a seedling test is asked for while nobody knows of a load’s sprays', () => {
     expect(standing(SEASON, 'bioassay')).toBe('unknown');
     const clean = SEASON.map((e) =>

@@ -87,6 +87,10 @@ function standBioassay(use: Use, { tests }: LotFacts): Standing {
 
 const known = (is: boolean | null): Standing => (is === null ? 'unknown' : is ? 'met' : 'not-met');
 
+/** Whether weeds came up in a test of it: what speaks against goes before what speaks for, however hot it was. */
+const hasSprouted = (use: Use, { tests }: LotFacts): boolean =>
+  tests.some((t) => t.kind === 'sprout' && t.speaks && t.assessedFor(use).outcome === 'fail');
+
 type Stood = Pick<ReleaseLine, 'standing'> & Partial<Pick<ReleaseLine, 'evidence' | 'limits'>>;
 
 function standLimits(use: Use, facts: LotFacts): Stood {
@@ -107,7 +111,10 @@ function stand(item: ReleaseItem, use: Use, facts: LotFacts, now: Instant): Stoo
     case 'germ-rule':
       return { standing: standRule(facts.germs), evidence: facts.germs.map((g) => g.batch) };
     case 'seed-rule':
-      return { standing: standRule(facts.seeds), evidence: facts.seeds.map((s) => s.batch) };
+      return {
+        standing: hasSprouted(use, facts) ? 'not-met' : standRule(facts.seeds),
+        evidence: [...facts.seeds.map((s) => s.batch), ...idsOf(['sprout'])],
+      };
     case 'heated-throughout':
       return { standing: standHeated(facts) };
     case 'curing-days':
