@@ -197,12 +197,13 @@ function listJobsOfHeap(
         );
   const end = lastOf(days).work;
   const jobs: Job[] = [];
+  const usualNext = (s.turns.at(-1) ?? facts.builtAt) + template.everyDays * MS.day;
   let at: Instant | null =
     advice.act === 'turn'
       ? advice.due
       : advice.act === 'wait'
-        ? advice.earliest
-        : (s.turns.at(-1) ?? facts.builtAt) + template.everyDays * MS.day;
+        ? (advice.earliest ?? usualNext)
+        : usualNext;
   const act = actsOf(s, orders).find((x) => x.kind === 'turn');
   if (act) at = act.by;
   // What lost its heat is mended first, and looked at before it is turned.

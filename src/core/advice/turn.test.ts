@@ -72,6 +72,15 @@ const TABLE: [
     { act: 'turn', by: 'low', code: 'LOW' },
   ],
   [
+    'below its lower limit, but never above it since: it has not fallen, and nobody says still above',
+    {
+      template: { ...template('bays'), trigger: 'low' },
+      rounds: [heat(53, 20, 25), heat(29, 24, 29), heat(5, 28, 32)],
+      proof: { status: null, creditedHours: 0, lastHot: null },
+    },
+    { act: 'none', code: 'NOT_HOT' },
+  ],
+  [
     '71 °C inside: turn at once',
     { rounds: [heat(2, 66, 71)] },
     { act: 'turn', by: 'hot', due: NOW, code: 'HOT' },
@@ -114,7 +123,7 @@ const TABLE: [
       turns: [ago(28)],
       proof: { turningsOwed: 2, lastHot: ago(29) },
     },
-    { act: 'none' },
+    { act: 'wait', by: 'rule' },
   ],
   [
     'twenty hours from proof, nothing owed, falling: left alone',

@@ -264,6 +264,14 @@ function low(inputs: TurnInputs): StrategyOpinion {
   const facts = { coreC: last.peakC, lowC, at: last.at };
   if (wasHot && last.peakC <= lowC)
     return { strategy: 'low', says: 'now', at: last.at, because: { code: 'LOW', ...facts } };
+  // It has not been above the limit since, so it has not fallen to it either.
+  if (last.peakC <= lowC)
+    return {
+      strategy: 'low',
+      says: 'wait',
+      at: null,
+      because: { code: 'NOT_HOT', coreC: last.peakC, actC: lowC, at: last.at },
+    };
   const at = passesBelow(trendOf(rounds, inputs.turns, inputs.now, 'peakC'), lowC);
   return {
     strategy: 'low',
@@ -546,6 +554,12 @@ export function turnAdvice(s: TurnSituation): TurnAdvice {
       ],
     );
   }
+  // Turnings that a rule still needs are not called off: they wait until they would count.
+  if (stage.says === 'wait')
+    return answer('wait', 'rule', {}, [
+      stage.because,
+      ...(template.trigger === 'never' ? [] : [opinion(template.trigger).because]),
+    ]);
   return answer('none', null, { earliest: Math.max(now, notBefore) }, [
     opinion(template.trigger).because,
   ]);
