@@ -33,6 +33,20 @@ describe('how far a rule is', () => {
     expect(statusOf({ latest: null }).main).toMatchObject({ code: 'not-read', at: null }));
 });
 
+test('after its clock started over it is not said to be cold before somebody reads it', () => {
+  const log = logOf(ago(400));
+  log.put('built', {}, { at: ago(390) });
+  for (let h = 380; h > 40; h -= 12) log.round(ago(h), 60, 62, 64);
+  log.put('addition', { raw: true }, { at: ago(20) });
+  const statusNow = () =>
+    statusOfBatch(createBatchSnapshot(foldBatch(log.entries), SITE, foldSite([]), NOW), NOW);
+  expect(statusNow().main).toMatchObject({ code: 'unread' });
+  log.round(ago(24), 60, 62, 64);
+  expect(statusNow().main).toMatchObject({ code: 'not-read', at: ago(24) });
+  log.round(ago(2), 30, 32, 34);
+  expect(statusNow().main).toMatchObject({ code: 'waiting' });
+});
+
 describe('danger', () => {
   const stageOf = (code: 'curing' | 'ended' | 'hot', held = false) => ({
     ...{ code, since: ago(30), reason: null, by: 'Mo' },

@@ -5,7 +5,7 @@ import type { Course } from '../advice/course';
 import type { HotAdvice } from '../advice/hot';
 import { mendNext, nextAdvice, type Advice } from '../advice/next';
 import type { Stage } from '../advice/stage';
-import { displayStatusOf, type DisplayStatus } from '../evidence/verdict-words';
+import { displayStatusOf, uncounted, type DisplayStatus } from '../evidence/verdict-words';
 import type { BatchId } from '../log/ids';
 import { hoursToMs, MS, type Instant } from '../quantity/instant';
 import type { BatchSnapshot, RuleSnapshot, TurnCount } from '../snapshot/batch-snapshot';
@@ -21,7 +21,7 @@ export type RuleStatus = {
   readonly rule: string;
   readonly title: string;
   readonly code: RuleCode;
-  /** Met at; last read at, where it is unread; null: neither. */ readonly at: Instant | null;
+  /** Met at; last read at, where it was not read since; null: neither. */ readonly at: Instant | null;
   /** The same as the verdict has it. */ readonly facts: RuleSnapshot;
 };
 
@@ -123,6 +123,9 @@ function ruleStatus(facts: RuleSnapshot, d: BatchSnapshot, now: Instant): RuleSt
     return status(facts.rimUnread ? 'met-where-read' : 'met', facts.provenAt);
   if (d.latest === null) return status('not-read', null);
   if (isUnread(d, now)) return status('unread', d.latest.at);
+  // Its clock has started over, and nobody has read it since.
+  if (facts.status === 'waiting' && uncounted(facts) === null)
+    return status('not-read', d.latest.at);
   return status(displayStatusOf(facts), null);
 }
 

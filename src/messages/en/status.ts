@@ -3,6 +3,7 @@ export const enStatus = {
   metWhereRead: 'Met where read {day}, rim not read',
   unreadSince: 'Not read since {day}',
   noTemperaturesYet: 'No temperatures yet',
+  notReadSinceRestart: 'No temperatures since its clock started over',
   notHotEnoughSoFar: 'Not hot enough so far',
   paused: '{hours}, paused',
   startsOver: '{progress}, starts over',

@@ -3,6 +3,7 @@ export const esStatus = {
   metWhereRead: 'Cumplida donde se midió el {day}, orilla sin medir',
   unreadSince: 'Sin medir desde el {day}',
   noTemperaturesYet: 'Todavía sin temperaturas',
+  notReadSinceRestart: 'Sin temperaturas desde que el reloj empezó de nuevo',
   notHotEnoughSoFar: 'Todavía no calienta lo suficiente',
   paused: '{hours}, en pausa',
   startsOver: '{progress}, empieza de nuevo',

@@ -21,7 +21,7 @@ export function ruleText({ code, at, facts }: RuleStatus, { timeZone }: Locale):
     case 'unread':
       return say('status.unreadSince', { day: dayText(timeZone, at ?? 0) });
     case 'not-read':
-      return say('status.noTemperaturesYet');
+      return at === null ? say('status.noTemperaturesYet') : say('status.notReadSinceRestart');
     case 'waiting':
       return say('status.notHotEnoughSoFar');
     case 'recovering':
