@@ -48,6 +48,9 @@ export function gradeOf(prepared: Prepared, assessment: RuleAssessment): Evidenc
   const deepestM = depths.length > 0 ? Math.max(...depths) : null;
   const coreM = evidence.coreDepthM ?? null;
   const gaps = rounds.slice(1).map((r, i) => (r.time - itemAt(rounds, i).time) / MS.hour);
+  // While nothing is met, the time since the last check is a gap like any other once it is longer than the rule allows.
+  const since = (prepared.asOf - lastOf(rounds).time) / MS.hour;
+  if (assessment.verdict.provenAt === null && since > evidence.policy.maxGapHours) gaps.push(since);
   const hours = gaps.length > 0 ? gaps.reduce((a, b) => Math.max(a, b)) : null;
   const named = readings.filter((r) => r.probe !== undefined);
   const unchecked = named.filter((r) =>

@@ -42,6 +42,17 @@ test('one weak part brings it down a step, two bring it all the way', () => {
     )!.grade,
   ).toBe('thin');
 });
+test('what nobody read since counts as a gap, as long as nothing is met', () => {
+  const gapOf = (readings: Reading[]): number | null | undefined => {
+    const gap = graded(readings, { points: FIVE })!.findings.find(
+      ({ finding }) => finding.code === 'GAP',
+    )!.finding;
+    return gap.code === 'GAP' ? gap.hours : undefined;
+  };
+  // Read for two days, then not for six: looked at after 200 h.
+  expect(gapOf([0, 12, 24, 36, 48].flatMap(five))).toBe(152);
+  expect(gapOf([0, 12, 24, 36, 48, 60, 72].flatMap(five))).toBe(12);
+});
 test('nothing read gives no grade; one round is thin', () => {
   expect(graded([])).toBeNull();
   expect(graded(flat(3, 60))!.grade).toBe('thin');
