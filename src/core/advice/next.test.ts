@@ -156,6 +156,14 @@ describe('what to do next', () => {
       }),
     ).toMatchObject({ act: 'Leave it until it thaws', urgent: false });
   });
+  test('one hot point of three is not said to be cold', () => {
+    const thin = {
+      rounds: [heat(4, 60)],
+      proof: { status: 'waiting' as const, creditedHours: 0, lastHot: null },
+    };
+    expect(say(thin).why).toMatch(/^60 °C at the last check, but that check does not count/);
+    expect(say({ ...thin, rounds: [heat(4, 40)] }).why).not.toMatch(/does not count/);
+  });
   test('every situation has words in both units, never a hole in them; the same log gives the same advice', () => {
     const at = fc.integer({ min: 0, max: 500 }).map(ago);
     const some = <T>(value: fc.Arbitrary<T>) => fc.option(value);

@@ -43,6 +43,8 @@ export const enStatus = {
     'It read {read} where it should read {reference}. Was it read in {unit}, and not in {other}? Type it again, or say that it is so: every reading with it would be corrected by that much.',
   tickTheBox: 'Tick the box above first.',
   lookedTwice: 'I looked twice: it reads so',
+  hotButDoesNotCount:
+    '{valueC} at the last check, but that check does not count: read every point at one check.',
   actNow: '{act}: now',
   actBy: '{act}: by {by}',
   standBack: 'stand back, read first',

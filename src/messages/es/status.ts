@@ -43,6 +43,8 @@ export const esStatus = {
     'Marcó {read} y debía marcar {reference}. ¿Se leyó en {unit} y no en {other}? Escríbelo otra vez, o di que es así: cada medición con él se corregiría en esa cantidad.',
   tickTheBox: 'Primero marca la casilla de arriba.',
   lookedTwice: 'Lo miré dos veces: marca así',
+  hotButDoesNotCount:
+    '{valueC} en la última toma, pero esa toma no cuenta: mide todos los puntos en una sola toma.',
   actNow: '{act}: ahora',
   actBy: '{act}: antes de {by}',
   standBack: 'aléjate, mide primero',

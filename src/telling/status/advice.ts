@@ -202,11 +202,15 @@ export function adviceWords(a: Advice, locale: Locale): AdviceWords {
         why:
           a.valueC === null
             ? say('advice.noTemperaturesYetRightMix')
-            : say('advice.atColdestPointNotYet', {
-                valueC: tempBeside(a.valueC, a.floorC, unit),
-                floorC: tempBeside(a.floorC, a.floorC, unit),
-                late: a.late ? 'nothingCounts' : 'other',
-              }),
+            : a.valueC >= a.floorC
+              ? say('status.hotButDoesNotCount', {
+                  valueC: tempBeside(a.valueC, a.floorC, unit),
+                })
+              : say('advice.atColdestPointNotYet', {
+                  valueC: tempBeside(a.valueC, a.floorC, unit),
+                  floorC: tempBeside(a.floorC, a.floorC, unit),
+                  late: a.late ? 'nothingCounts' : 'other',
+                }),
         due: a.due,
         ...calm,
       };
