@@ -397,7 +397,7 @@ function siteEntries(now: number, airNow: (at: number) => number): Laid[] {
     },
   });
   add(now - 119 * MS.day, 'round-settings', { stretchM: 5, borderM: 0.5, altitudeM: 120 });
-  for (const day of localDays(zoneOf(TIME_ZONE), now - 62 * MS.day, now)) {
+  for (const day of localDays(zoneOf(TIME_ZONE), now - 96 * MS.day, now)) {
     for (const h of [7.1, 10, 13, 15.9, 18.8]) {
       const at = working(day.start + h * MS.hour, now);
       if (day.start + h * MS.hour < now)

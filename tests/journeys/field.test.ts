@@ -341,7 +341,9 @@ test('offline: a round of three heaps, the browser closed and opened, the networ
   await waitText(
     p.page,
     '[data-testid=log]',
-    new RegExp(`Temperature check of 5 points ${firstRead[3]}–${Math.round(Number(firstRead[1]))} °C`),
+    new RegExp(
+      `Temperature check of 5 points ${firstRead[3]}–${Math.round(Number(firstRead[1]))} °C`,
+    ),
   );
 }, 240_000);
 

@@ -131,6 +131,18 @@ const waterAct = (s: Situation, water: Extract<Advice, { code: 'WATER' }>['water
   advice: { code: 'WATER', due: s.now, water },
 });
 
+/** Another squeeze, where it was logged as dry and its rule counts moist time only. */
+const squeezeAct = (next: Extract<Advice, { code: 'SQUEEZE_AGAIN' }>): Draft => ({
+  ...{ kind: 'water', group: 'owed', askedBy: 'rule', by: next.due, latest: null },
+  minutes: SQUEEZE_MINUTES,
+  advice: next,
+});
+const mendAct = (mend: Extract<Advice, { code: 'MEND' }>): Draft => ({
+  ...{ kind: 'mend', group: 'schedule', askedBy: 'method', by: mend.due, latest: null },
+  minutes: MEND_MINUTES,
+  advice: mend,
+});
+
 /** Water, another squeeze, or what would put it right. */
 function careActs(
   s: Situation,
@@ -138,28 +150,14 @@ function careActs(
   mend: ReturnType<typeof mendNext>,
   turn: Draft | null,
 ): Draft[] {
-  if (next.code === 'SQUEEZE_AGAIN')
-    return [
-      {
-        ...{ kind: 'water', group: 'owed', askedBy: 'rule', by: next.due, latest: null },
-        minutes: SQUEEZE_MINUTES,
-        advice: next,
-      },
-    ];
+  if (next.code === 'SQUEEZE_AGAIN') return [squeezeAct(next)];
   const water = waterOf(s);
-  const works = isLive(s) && s.stage.code !== 'dormant' && s.proof.status !== 'proven';
-  if (next.code === 'WATER' || (works && mend?.symptom === 'DRY' && water.code === 'WATER')) {
+  const isDry = mend?.symptom === 'DRY';
+  if (next.code === 'WATER' || (isDry && water.code === 'WATER')) {
     const withTurn = turn !== null && turn.by - s.now < WITH_TURN_MS;
     return !withTurn && water.code === 'WATER' ? [waterAct(s, water)] : [];
   }
-  if (mend === null || mend.symptom === 'DRY' || (mend.fix === 'turn' && turn)) return [];
-  return [
-    {
-      ...{ kind: 'mend', group: 'schedule', askedBy: 'method', by: mend.due, latest: null },
-      minutes: MEND_MINUTES,
-      advice: mend,
-    },
-  ];
+  return mend === null || isDry || (mend.fix === 'turn' && turn) ? [] : [mendAct(mend)];
 }
 
 /** What a batch asks for, as if nobody had moved any of it; at most one of each kind. */

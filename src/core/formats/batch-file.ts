@@ -1,4 +1,3 @@
-import { orText } from '../quantity/format';
 import { say } from '../../messages/say';
 import { z } from 'zod';
 import { isTimeZone } from '../quantity/calendar';

@@ -260,15 +260,10 @@ export function createBatchSnapshot(
   );
   const calm = calmState(situation, lead, now, maxGapHours);
   return {
-    id: state.id,
-    code: state.opened.code,
-    name: state.opened.name ?? null,
+    ...{ id: state.id, code: state.opened.code, name: state.opened.name ?? null },
     bay: state.position && 'bay' in state.position ? state.position.bay : null,
-    position: state.position,
-    method: state.opened.method,
-    volumeM3: situation.volumeM3,
-    openedAt: state.openedAt,
-    builtAt: state.builtAt,
+    ...{ position: state.position, method: state.opened.method, volumeM3: situation.volumeM3 },
+    ...{ openedAt: state.openedAt, builtAt: state.builtAt },
     state: shownState(calm, latest, situation),
     rules: ordered.map((assessed) =>
       createRuleSnapshot(

@@ -52,11 +52,11 @@ const AIR_WITH_CHECK_MS = 3 * MS.hour;
 /** The air as it was read nearest to a temperature check, °C; null: nobody read it within three hours. */
 export function airAt(air: SiteConditions['air'], at: Instant): number | null {
   const after = countUntil(air, at);
-  const near = [air[after - 1], air[after]].filter(
-    (a) => a !== undefined && Math.abs(a.at - at) <= AIR_WITH_CHECK_MS,
-  );
-  const nearest = near.toSorted((a, b) => Math.abs(a!.at - at) - Math.abs(b!.at - at))[0];
-  return nearest?.c ?? null;
+  const near = air
+    .slice(Math.max(0, after - 1), after + 1)
+    .map(({ at: read, c }) => ({ apart: Math.abs(read - at), c }))
+    .filter(({ apart }) => apart <= AIR_WITH_CHECK_MS);
+  return near.toSorted((a, b) => a.apart - b.apart)[0]?.c ?? null;
 }
 
 /** What comes out of a garden hose, L a minute, and goes into a bucket, L, until the site says otherwise (common practice). */

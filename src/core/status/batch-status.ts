@@ -129,36 +129,53 @@ function ruleStatus(facts: RuleSnapshot, d: BatchSnapshot, now: Instant): RuleSt
   return status(displayStatusOf(facts), null);
 }
 
-function courseOfBatch(d: BatchSnapshot, s: Situation, danger: DangerStatus): CourseStatus {
-  const reading = courseFor(s);
-  const asOf = d.latest?.at ?? null;
-  const course = (code: CourseStatus['code'], because: CourseStatus['because']): CourseStatus => ({
-    code,
-    because,
-    reading,
-    asOf,
-  });
-  if (danger.level === 'fire' || danger.level === 'high') return course('ahead', 'DANGER');
-  if (reading === null) return course('cannot-say', 'NEVER_READ');
-  if (isUnread(d, s.now)) return course('cannot-say', 'UNREAD');
-  if (danger.level === 'watch') return course('ahead', 'DANGER');
-  const mend = isLive(s) ? mendNext(s) : null;
+type CourseSaid = Pick<CourseStatus, 'code' | 'because'>;
+const saidOfCourse = (
+  code: CourseStatus['code'],
+  because: CourseStatus['because'],
+): CourseSaid => ({
+  ...{ code, because },
+});
+
+/** Why nothing is said of its course, or why it is no question: danger, never read, not read lately; null: its reading says. */
+function beforeReading(
+  d: BatchSnapshot,
+  now: Instant,
+  { level }: DangerStatus,
+  reading: Course | null,
+): CourseSaid | null {
+  if (level === 'fire' || level === 'high') return saidOfCourse('ahead', 'DANGER');
+  if (reading === null) return saidOfCourse('cannot-say', 'NEVER_READ');
+  if (isUnread(d, now)) return saidOfCourse('cannot-say', 'UNREAD');
+  return level === 'watch' ? saidOfCourse('ahead', 'DANGER') : null;
+}
+
+/** What its last reading says of its course. */
+function byReading(s: Situation, reading: Course): CourseSaid {
   switch (reading.code) {
     case 'HOTTER':
-      return course('ahead', reading.code);
+      return saidOfCourse('ahead', reading.code);
     case 'COOLER':
-      return course('behind', s.neverHot ? 'NOT_HEATING' : reading.code);
+      return saidOfCourse('behind', s.neverHot ? 'NOT_HEATING' : reading.code);
     case 'TOO_YOUNG':
     case 'JUST_TURNED':
-      return course('cannot-say', reading.code);
+      return saidOfCourse('cannot-say', reading.code);
     default:
   }
-  if (mend !== null) return course('behind', 'NEEDS_MENDING');
-  if (s.neverHot && reading.coreC < WARM_C && isMeantToHeat(s))
-    return s.builtAt !== null && s.now - s.builtAt < WARMS_WITHIN_MS
-      ? course('cannot-say', 'WARMING')
-      : course('behind', 'NOT_HEATING');
-  return course('on', reading.code);
+  if (isLive(s) && mendNext(s) !== null) return saidOfCourse('behind', 'NEEDS_MENDING');
+  if (!s.neverHot || reading.coreC >= WARM_C || !isMeantToHeat(s))
+    return saidOfCourse('on', reading.code);
+  return s.builtAt !== null && s.now - s.builtAt < WARMS_WITHIN_MS
+    ? saidOfCourse('cannot-say', 'WARMING')
+    : saidOfCourse('behind', 'NOT_HEATING');
+}
+
+function courseOfBatch(d: BatchSnapshot, s: Situation, danger: DangerStatus): CourseStatus {
+  const reading = courseFor(s);
+  const first = beforeReading(d, s.now, danger, reading);
+  const said =
+    first ?? (reading ? byReading(s, reading) : saidOfCourse('cannot-say', 'NEVER_READ'));
+  return { ...said, reading, asOf: d.latest?.at ?? null };
 }
 
 /** Whether its method expects it to be hot at some time. */

@@ -36,13 +36,14 @@ const SOON_IN_DANGER_MS = 10 * MS.minute;
 type Standing = { readonly tier: number; readonly share: number; readonly reason: RouteReason };
 
 function standing({ main, stage, danger }: BatchStatus): Standing {
-  if (danger.level === 'fire' || danger.level === 'high') {
-    const isFire = danger.level === 'fire';
-    const { coreC } = danger.hot;
-    const { tier, share } = hygienicPlace(main, stage);
-    return { tier: isFire ? -1 : tier, share, reason: { code: 'DANGER', isFire, coreC } };
-  }
-  return hygienicPlace(main, stage);
+  const place = hygienicPlace(main, stage);
+  if (danger.level !== 'fire' && danger.level !== 'high') return place;
+  const isFire = danger.level === 'fire';
+  return {
+    tier: isFire ? -1 : place.tier,
+    share: place.share,
+    reason: { code: 'DANGER', isFire, coreC: danger.hot.coreC },
+  };
 }
 
 function hygienicPlace(main: BatchStatus['main'], stage: BatchStatus['stage']): Standing {
@@ -70,19 +71,28 @@ function hygienicPlace(main: BatchStatus['main'], stage: BatchStatus['stage']): 
   };
 }
 
+const isTooHot = ({ danger }: Pick<BatchStatus, 'danger'>): boolean =>
+  danger.level === 'fire' || danger.level === 'high';
+
 /** Whether a heap is due in a walk now, and why not otherwise. */
 function dueOf(status: BatchStatus): NotNow | null {
-  const { stage, now, danger, next } = status;
-  const inDanger = danger.level === 'fire' || danger.level === 'high';
-  if (stage.held && !inDanger) return { code: 'ON_HOLD' };
-  if (stage.code === 'building' && !inDanger) return { code: 'BUILDING' };
   const act = actOf(status, 'read');
-  const soon = inDanger ? SOON_IN_DANGER_MS : SOON_MS;
-  if (next.code === 'READ_AFTER_TURN' && act !== null && act.by - now > SOON_MS)
+  if (isTooHot(status)) return readLately(status, act, SOON_IN_DANGER_MS);
+  if (status.stage.held) return { code: 'ON_HOLD' };
+  if (status.stage.code === 'building') return { code: 'BUILDING' };
+  if (status.next.code === 'READ_AFTER_TURN' && act !== null && act.by - status.now > SOON_MS)
     return { code: 'AFTER_TURN', due: act.by };
-  const read = status.lastRead?.at ?? null;
-  if (read === null || (act !== null && act.by - now <= soon)) return null;
-  return { code: 'READ_LATELY', at: read, due: act?.by ?? null };
+  return readLately(status, act, SOON_MS);
+}
+
+/** Read, and not due for so long; null: due. */
+function readLately(
+  { now, lastRead }: BatchStatus,
+  act: ReturnType<typeof actOf>,
+  soonMs: number,
+): NotNow | null {
+  if (lastRead === null || (act !== null && act.by - now <= soonMs)) return null;
+  return { code: 'READ_LATELY', at: lastRead.at, due: act?.by ?? null };
 }
 
 const coreOf = ({ reason }: Standing): number =>

@@ -3,18 +3,9 @@ import type { Task } from '@/core/advice/tasks';
 import { actOf, type BatchStatus, type RuleStatus } from '@/core/status/batch-status';
 import type { Instant } from '@/core/quantity/instant';
 
+type PlainFact = 'stage' | 'main' | 'danger' | 'course' | 'age' | 'volume' | 'read' | 'turnings';
 /** A fact of a batch that a sentence states. */
-export type BatchFact =
-  | 'stage'
-  | 'main'
-  | 'danger'
-  | 'course'
-  | 'age'
-  | 'volume'
-  | 'read'
-  | 'turnings'
-  | `rule:${string}`
-  | `act:${ActKind}`;
+type BatchFact = PlainFact | `rule:${string}` | `act:${ActKind}`;
 
 const momentOf = (at: Instant | null | undefined): string =>
   at === null || at === undefined ? 'none' : new Date(at).toISOString();
@@ -24,33 +15,27 @@ const ruleValue = ({ code, at, facts }: RuleStatus): string =>
     ? `${code} ${momentOf(at)}`
     : `${code} ${facts.creditedHours.toFixed(2)}/${facts.requiredHours}`;
 
+const stageValue = ({ stage }: BatchStatus): string =>
+  [stage.code, stage.held && 'held', stage.isUnread && 'unread'].filter(Boolean).join(' ');
+
+/** The value of a fact by its name. */
+const VALUES: Readonly<Record<PlainFact, (s: BatchStatus) => string>> = {
+  stage: stageValue,
+  main: ({ main }) => (main ? `${main.rule} ${ruleValue(main)}` : 'none'),
+  danger: ({ danger }) => danger.level,
+  course: ({ course }) => course.code,
+  age: ({ age }) => `${age.days} ${age.from}`,
+  volume: ({ volumeM3 }) => volumeM3?.toFixed(3) ?? 'unknown',
+  read: ({ lastRead }) => momentOf(lastRead?.at),
+  turnings: ({ turnings: t }) => `${t.made} made, ${t.counting}/${t.needed} count`,
+};
+
 function valueOf(s: BatchStatus, fact: BatchFact): string {
-  switch (fact) {
-    case 'stage':
-      return [s.stage.code, s.stage.held && 'held', s.stage.isUnread && 'unread']
-        .filter(Boolean)
-        .join(' ');
-    case 'main':
-      return s.main ? `${s.main.rule} ${ruleValue(s.main)}` : 'none';
-    case 'danger':
-      return s.danger.level;
-    case 'course':
-      return s.course.code;
-    case 'age':
-      return `${s.age.days} ${s.age.from}`;
-    case 'volume':
-      return s.volumeM3 === null ? 'unknown' : s.volumeM3.toFixed(3);
-    case 'read':
-      return momentOf(s.lastRead?.at);
-    case 'turnings':
-      return `${s.turnings.made} made, ${s.turnings.counting}/${s.turnings.needed} count`;
-    default: {
-      const [kind, name] = [fact.slice(0, fact.indexOf(':')), fact.slice(fact.indexOf(':') + 1)];
-      if (kind === 'act') return momentOf(actOf(s, name as ActKind)?.by);
-      const rule = s.rules.find((r) => r.rule === name);
-      return rule ? ruleValue(rule) : 'not-asked';
-    }
-  }
+  if (fact in VALUES) return VALUES[fact as PlainFact](s);
+  const [kind, name] = [fact.slice(0, fact.indexOf(':')), fact.slice(fact.indexOf(':') + 1)];
+  if (kind === 'act') return momentOf(actOf(s, name as ActKind)?.by);
+  const rule = s.rules.find((r) => r.rule === name);
+  return rule ? ruleValue(rule) : 'not-asked';
 }
 
 /** Whether pages bear their facts beside their sentences: asked for when the server starts, by tests. Pages and workers have no process. */
