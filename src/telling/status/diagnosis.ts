@@ -2,7 +2,7 @@ import type { Cause, Sign, Symptom, Trial } from '@/core/advice/diagnose';
 import type { Fix } from '@/core/log/entry';
 import { soonText, tempText, volumeText } from '@/core/quantity/format';
 import { CAUTION } from '@/core/words/caution';
-import { SQUEEZE_WORDS } from '@/core/words/feel';
+import { SQUEEZE_WORDS, type Squeeze } from '@/core/words/feel';
 import type { Locale } from '@/core/words/note';
 import { say } from '@/messages/say';
 
@@ -141,6 +141,9 @@ export const FIX_CAUTION: Partial<Record<Fix, string>> = {
   },
 };
 
+const squeezeText = (squeeze: Squeeze, at: string): string =>
+  say('advice.squeezeTest', { at, toLowerCase: SQUEEZE_WORDS[squeeze].word.toLowerCase() });
+
 /** What a diagnosis rests on, in a clause. */
 export function signText(s: Sign, { timeZone, now, unit }: Locale): string {
   const at = (t: number): string => soonText(timeZone, t, now);
@@ -150,10 +153,7 @@ export function signText(s: Sign, { timeZone, now, unit }: Locale): string {
     case 'SIZE_UNKNOWN':
       return say('advice.sizeNotKnownMeasure');
     case 'SQUEEZE':
-      return say('advice.squeezeTest', {
-        at: at(s.at),
-        toLowerCase: SQUEEZE_WORDS[s.squeeze].word.toLowerCase(),
-      });
+      return squeezeText(s.squeeze, at(s.at));
     case 'NOT_SQUEEZED':
       return say('advice.noRecentSqueezeTest');
     case 'SMELL':
@@ -171,7 +171,7 @@ export function signText(s: Sign, { timeZone, now, unit }: Locale): string {
     case 'AIR_UNKNOWN':
       return say('advice.airTemperatureNotLogged');
     case 'AGE':
-      return say('advice.dayOfAbout', { days: Math.floor(s.days) + 1, activeDays: s.activeDays });
+      return say('advice.dayOfAbout', { days: Math.floor(s.days), activeDays: s.activeDays });
     case 'TURNED':
       return say('advice.turnedOneTimesInDays', {
         times: s.times,
