@@ -295,7 +295,7 @@ export const HEAPS: readonly DemoHeap[] = [
     volumeM3: 4.4,
     ageH: d(94),
     readTo: d(MOVED_TO_CURE_DAYS.N) - 5,
-    model: { peakC: 69, wakesAfter: 26, lastsDays: 150, turns: NIGHTJAR, spentFrom: d(21) },
+    model: { peakC: 69, wakesAfter: 26, lastsDays: 150, turns: NIGHTJAR, spentFrom: d(17) },
     events: [moist, ...turns(NIGHTJAR)],
   },
   {
@@ -305,7 +305,7 @@ export const HEAPS: readonly DemoHeap[] = [
     volumeM3: 3.2,
     ageH: d(86),
     readTo: d(MOVED_TO_CURE_DAYS.O) - 5,
-    model: { peakC: 69, wakesAfter: 24, lastsDays: 150, turns: OUZEL, spentFrom: d(21) },
+    model: { peakC: 69, wakesAfter: 24, lastsDays: 150, turns: OUZEL, spentFrom: d(17) },
     events: [moist, ...turns(OUZEL)],
   },
 ];
