@@ -34,7 +34,7 @@ type Shared = {
 
 /**
  * Gives the tasks of a day to its people in their order: whoever was named, else whoever has most time left; the machine only
- * to those who drive. Danger is always given to somebody; what finds no time is told.
+ * to those who drive. Danger is always given to somebody; of the rest each says what it lacks.
  */
 export function shareOut(tasks: readonly Shared[], labour: AvailableLabour): Placed[] {
   const left = labour.people.map((p) => ({ ...p }));
@@ -56,7 +56,7 @@ export function shareOut(tasks: readonly Shared[], labour: AvailableLabour): Pla
 }
 
 /**
- * The hands of a day. @param weekday 1 Monday to 7 Sunday @param minuteOfDay how far the day is, for the day that runs; null: a day to come
+ * People and machine time of a day. @param weekday 1 Monday to 7 Sunday @param minuteOfDay how far the day is, for the day that runs; null: a day to come
  */
 export function availableLabourAt(
   work: Work,

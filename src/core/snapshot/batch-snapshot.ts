@@ -292,7 +292,7 @@ export function createBatchSnapshot(
 const MAX_TURNS = 12;
 type Turning = Extract<BatchState['events'][number], { kind: 'turn' }>;
 const isTurning = (e: BatchState['events'][number]): e is Turning => e.kind === 'turn';
-const turningsUntil = ({ events, struck }: BatchState, now: Instant): Turning[] =>
+const turningsBefore = ({ events, struck }: BatchState, now: Instant): Turning[] =>
   events
     .filter(isTurning)
     .filter((e) => !struck.has(e.id) && e.at <= now)
@@ -313,7 +313,7 @@ function turningsOf(
   main: RuleAssessment | null,
   now: Instant,
 ): BatchSnapshot['turnings'] {
-  const turnings = turningsUntil(state, now);
+  const turnings = turningsBefore(state, now);
   return {
     made: turnings.length,
     each: turnings.slice(-MAX_TURNS).map((e): TurnCount => ({
@@ -347,7 +347,7 @@ function isRimUnread(
     }
   }
   if (zones.size === 0 || zones.has('edge')) return false;
-  return !turningsUntil(state, provenAt).some(
+  return !turningsBefore(state, provenAt).some(
     (e) => e.at >= segmentFrom && e.data.full && !RIM_LEFT_OUT.has(e.data.rim),
   );
 }

@@ -36,19 +36,14 @@ export type SiteStatus = {
   /** To whom each of today’s tasks falls. */ readonly placed: ReadonlyMap<string, Placed>;
   readonly fits: FitsStatus;
 };
-/** What comes round on a site beside its batches. */
-export type SiteParts = {
-  readonly chores: readonly ChoreFacts[];
-  readonly probes: readonly ProbeFacts[];
-  readonly loads?: readonly LoadDue[];
-  readonly lots?: readonly LotTask[];
-};
+/** What else is due on a site: loads in stock and lots. */
+type OtherDue = { readonly loads: readonly LoadDue[]; readonly lots: readonly LotTask[] };
 
-/** What comes round on its own: chores, and thermometers whose check is due. */
-export function roundsOfSite(
+/** Regular tasks and thermometer checks, from the site’s own entries. */
+export function regularTasksOf(
   { work, chores, instruments, probes }: SiteState,
   now: Instant,
-): Pick<SiteParts, 'chores' | 'probes'> {
+): { readonly chores: readonly ChoreFacts[]; readonly probes: readonly ProbeFacts[] } {
   return {
     chores: (work?.chores ?? []).map((c) => ({
       id: c.id,
@@ -118,14 +113,14 @@ export function dayOfSite(
 /** The status of a site at a moment. @param board with what the site gives its batches at that moment */
 export const statusOfSite = (
   board: readonly BatchSnapshot[],
-  parts: SiteParts,
-  work: Work | null,
+  siteState: SiteState,
+  other: OtherDue,
   timeZone: string,
   now: Instant,
 ): SiteStatus =>
   dayOfSite(
-    tasksOf(board.map(cardOf), parts, now),
-    availableLabourNow(work, timeZone, now),
+    tasksOf(board.map(cardOf), { ...regularTasksOf(siteState, now), ...other }, now),
+    availableLabourNow(siteState.work, timeZone, now),
     timeZone,
     now,
   );

@@ -98,12 +98,12 @@ export const DEFER_WORDS = {
 
 /** Tasks of a batch by name. */
 const TASK_NAMES: Readonly<Record<string, () => string>> = {
-  hot: () => say('log.taskCooling'),
-  read: () => say('log.taskTemperatures'),
-  turn: () => say('log.taskTurning'),
-  water: () => say('log.taskWatering'),
-  mend: () => say('log.taskFixing'),
-  close: () => say('log.taskFinishAdding'),
+  hot: () => say('advice.cooling2'),
+  read: () => say('advice.temperatures'),
+  turn: () => say('advice.turning'),
+  water: () => say('advice.watering'),
+  mend: () => say('advice.fixing'),
+  close: () => say('advice.finishAdding'),
 };
 
 /** A task of a batch by its name: the turning after the next is a turning. */

@@ -4,7 +4,7 @@ import { tasksOf, type HeapCard, type Task } from '@/core/advice/tasks';
 import {
   availableLabourNow,
   dayOfSite,
-  roundsOfSite,
+  regularTasksOf,
   type LabourToday,
 } from '@/core/status/site-status';
 import {
@@ -177,7 +177,7 @@ test('chores and thermometer checks come round by when they were last done', () 
       hash: '',
     },
   ] as never);
-  const rounds = roundsOfSite(site, NOW);
+  const rounds = regularTasksOf(site, NOW);
   expect(rounds.chores).toMatchObject([{ id: 'c', doneAt: ago(80) }]);
   const tasks = tasksOf([], rounds, NOW);
   expect(tasks.map((t) => t.key).sort()).toEqual(['chore:c', 'probe:T1']);

@@ -3,9 +3,9 @@ export const enFormats = {
     'must {count, select, characters {have at least {least} characters} entries {have at least {least} entries} other {be at least {least}}}',
   tooBig:
     'must {count, select, characters {have at most {most} characters} entries {have at most {most} entries} other {be at most {most}}}',
-  notWrittenSo: 'is not written as it must be: {input}',
-  notKnown: 'has something that is not known here: {keys}',
-  noneOfThese: 'is none of what can stand here: {input}',
+  notWrittenSo: 'is not in the right format: {input}',
+  notKnown: 'has unknown fields: {keys}',
+  noneOfThese: 'is not an allowed value: {input}',
   isMissing: 'is missing',
   mustBeNot: 'must be {expected}, not {input}',
   mustBeNot2: 'must be {values}, not {input}',

@@ -42,6 +42,7 @@ export const enStatus = {
   implausibleCheck:
     'It read {read} where it should read {reference}. Was it read in {unit}, and not in {other}? Type it again, or say that it is so: every reading with it would be corrected by that much.',
   tickTheBox: 'Tick the box above first.',
+  isThatRight: 'Is that right?',
   lookedTwice: 'I looked twice: it reads so',
   hotButDoesNotCount:
     '{valueC} at the last check, but that check does not count: read every point at one check.',

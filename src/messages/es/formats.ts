@@ -3,9 +3,9 @@ export const esFormats = {
     'debe {count, select, characters {tener al menos {least} caracteres} entries {tener al menos {least} entradas} other {ser al menos {least}}}',
   tooBig:
     'debe {count, select, characters {tener como máximo {most} caracteres} entries {tener como máximo {most} entradas} other {ser como máximo {most}}}',
-  notWrittenSo: 'no está escrito como debe: {input}',
-  notKnown: 'tiene algo que aquí no se conoce: {keys}',
-  noneOfThese: 'no es nada de lo que puede ir aquí: {input}',
+  notWrittenSo: 'no tiene el formato correcto: {input}',
+  notKnown: 'tiene campos desconocidos: {keys}',
+  noneOfThese: 'no es un valor permitido: {input}',
   isMissing: 'falta',
   mustBeNot: 'debe ser {expected}, no {input}',
   mustBeNot2: 'debe ser {values}, no {input}',

@@ -42,6 +42,7 @@ export const esStatus = {
   implausibleCheck:
     'Marcó {read} y debía marcar {reference}. ¿Se leyó en {unit} y no en {other}? Escríbelo otra vez, o di que es así: cada medición con él se corregiría en esa cantidad.',
   tickTheBox: 'Primero marca la casilla de arriba.',
+  isThatRight: '¿Es correcto?',
   lookedTwice: 'Lo miré dos veces: marca así',
   hotButDoesNotCount:
     '{valueC} en la última toma, pero esa toma no cuenta: mide todos los puntos en una sola toma.',

@@ -1,3 +1,4 @@
+import { taskText } from '@/core/words/acts';
 import type { Act } from '@/core/advice/acts';
 import type { Group } from '@/core/advice/groups';
 import type { Task, TaskKind } from '@/core/advice/tasks';
@@ -48,22 +49,22 @@ export const GROUP_WORDS: Readonly<Record<Group, string>> = {
 
 export const TASK_WORDS: Readonly<Record<TaskKind, string>> = {
   get hot() {
-    return say('advice.cooling2');
+    return taskText('hot');
   },
   get read() {
-    return say('advice.temperatures');
+    return taskText('read');
   },
   get turn() {
-    return say('advice.turning');
+    return taskText('turn');
   },
   get water() {
-    return say('advice.watering');
+    return taskText('water');
   },
   get mend() {
-    return say('advice.fixing');
+    return taskText('mend');
   },
   get close() {
-    return say('advice.finishAdding');
+    return taskText('close');
   },
   get chore() {
     return say('advice.regularTask2');

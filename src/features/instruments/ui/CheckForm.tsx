@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { toCelsius } from '@/core/units/units';
 import { boilingPointC } from '@/core/quantity/water';
 import { Choices } from '@/ui/Choices';
+import { ConfirmBox } from '@/ui/ConfirmBox';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
 import { askServer } from '@/ui/ask-server';
@@ -154,21 +155,14 @@ export function CheckForm({
         </p>
       )}
       {doubted && (
-        <label
-          className="border-[1.6px] border-ink bg-marker px-3 py-2 flex gap-3 items-start min-h-target"
-          data-testid="implausible"
-        >
-          <input
-            type="checkbox"
-            className="size-6 flex-none"
-            checked={certain}
-            onChange={(e) => setCertain(e.target.checked)}
-          />
-          <span>
-            {implausibleCheckText({ referenceC, readC }, unit)}{' '}
-            <b className="font-semibold">{say('status.lookedTwice')}</b>
-          </span>
-        </label>
+        <ConfirmBox
+          legend={say('status.isThatRight')}
+          text={implausibleCheckText({ referenceC, readC }, unit)}
+          confirm={say('status.lookedTwice')}
+          checked={certain}
+          onChange={setCertain}
+          testId="implausible"
+        />
       )}
       <WhenAndWho entry={entry} heap={site} />
       {data && <CheckEffects preview={preview} />}

@@ -10,6 +10,7 @@ import { CAUTION } from '@/core/words/caution';
 import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
 import { useEntry } from '@/entry/ui/useEntry';
 import { Choices } from '@/ui/Choices';
+import { ConfirmBox } from '@/ui/ConfirmBox';
 import { CropFamilySelect } from '@/entry/ui/CropFamilySelect';
 import { useState } from 'react';
 import { useTyped } from '@/ui/draft';
@@ -53,34 +54,6 @@ function JoinHint({
   );
 }
 
-/** What speaks against moving it to cure, to be ticked by whoever moves it. */
-const CureDoubts = ({
-  doubts,
-  known,
-  onKnown,
-}: {
-  doubts: LotFormProps['lot']['cureDoubts'];
-  known: boolean;
-  onKnown: (known: boolean) => void;
-}) =>
-  doubts.length > 0 && (
-    <fieldset className="border-[1.6px] border-ink bg-marker px-3 py-2" data-testid="cure-doubts">
-      <legend className="px-1 font-semibold">{say('status.beforeItIsMoved')}</legend>
-      <label className="flex gap-3 items-start py-1.5 min-h-target">
-        <input
-          type="checkbox"
-          className="size-6 flex-none"
-          checked={known}
-          onChange={(e) => onKnown(e.target.checked)}
-        />
-        <span>
-          {doubts.map((d) => d.text).join(' ')}{' '}
-          <b className="font-semibold">{say('log.iKnowThat')}</b>
-        </span>
-      </label>
-    </fieldset>
-  );
-
 /** A batch goes to cure: into a lot that is there, or where it stands as a new one. */
 export function CureForm({ lot, onDone }: LotFormProps) {
   const ref = refOf(lot, lot.id);
@@ -89,17 +62,23 @@ export function CureForm({ lot, onDone }: LotFormProps) {
   const targets = lot.targets.filter((t) => t.kind === 'curing');
   const target = useTarget('curing', { targets });
   const [known, setKnown] = useState(false);
+  const isConfirmed = known || lot.cureDoubts.length === 0;
+  const toTick = isConfirmed ? null : say('status.tickTheBox');
   const missing = !target.data
     ? say('lots.giveACode')
-    : (much.problem ??
-      (much.data
-        ? lot.cureDoubts.length > 0 && !known
-          ? say('status.tickTheBox')
-          : null
-        : say('lots.sayHowMuch')));
+    : (much.problem ?? (much.data ? toTick : say('lots.sayHowMuch')));
   return (
     <>
-      <CureDoubts doubts={lot.cureDoubts} known={known} onKnown={setKnown} />
+      {lot.cureDoubts.length > 0 && (
+        <ConfirmBox
+          legend={say('status.beforeItIsMoved')}
+          text={lot.cureDoubts.map((d) => d.text).join(' ')}
+          confirm={say('log.iKnowThat')}
+          checked={known}
+          onChange={setKnown}
+          testId="cure-doubts"
+        />
+      )}
       <p className="caution">
         {CAUTION.steam} {CAUTION.lift}
       </p>
@@ -310,21 +289,16 @@ const PartyFields = ({ o }: { o: ReturnType<typeof useOut> }) => (
 /** What speaks against letting it go, to be ticked by whoever does. */
 const DoubtTick = ({ o, heated }: { o: ReturnType<typeof useOut>; heated: boolean }) =>
   o.doubted && (
-    <fieldset className="border-[1.6px] border-ink bg-marker px-3 py-2" data-testid="doubts">
-      <legend className="px-1 font-semibold">{say('log.beforeItLeaves')}</legend>
-      <label className="flex gap-3 items-start py-1.5 min-h-target">
-        <input
-          type="checkbox"
-          className="size-6 flex-none"
-          checked={o.known}
-          onChange={(e) => o.setKnown(e.target.checked)}
-        />
-        <span>
-          {o.doubted.texts.join(' ')} <b className="font-semibold">{say('log.iKnowThat')}</b>
-        </span>
-      </label>
+    <ConfirmBox
+      legend={say('log.beforeItLeaves')}
+      text={o.doubted.texts.join(' ')}
+      confirm={say('log.iKnowThat')}
+      checked={o.known}
+      onChange={o.setKnown}
+      testId="doubts"
+    >
       {!heated && <p className="caution mt-1">{CAUTION.unproven}</p>}
-    </fieldset>
+    </ConfirmBox>
   );
 
 /** Something leaves the lot for good: onto a bed, to a buyer, to a partner, away. */

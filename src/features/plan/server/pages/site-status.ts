@@ -1,4 +1,4 @@
-import { roundsOfSite, statusOfSite, type SiteStatus } from '@/core/status/site-status';
+import { statusOfSite, type SiteStatus } from '@/core/status/site-status';
 import type { PageContext } from '@/features/frame/server/queries';
 import { lotsGiven } from '@/features/lots/server/queries';
 import { lotTasks } from '@/features/lots/view';
@@ -6,10 +6,9 @@ import { storeDue } from '@/features/store/server/queries';
 
 /** What can be said of the site’s day, with its lots and the loads in stock. */
 export async function loadSiteStatus(s: PageContext): Promise<SiteStatus> {
-  const parts = {
-    ...roundsOfSite(s.siteState, s.now),
+  const other = {
     loads: await storeDue(s.site.id, s.now, s.asOf),
     lots: lotTasks(await lotsGiven(s)),
   };
-  return statusOfSite(s.board, parts, s.siteState.work, s.site.timeZone, s.now);
+  return statusOfSite(s.board, s.siteState, other, s.site.timeZone, s.now);
 }

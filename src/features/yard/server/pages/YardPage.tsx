@@ -1,4 +1,4 @@
-import { roundsOfSite, statusOfSite } from '@/core/status/site-status';
+import { statusOfSite } from '@/core/status/site-status';
 import { tempText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import { createSharedWork } from '@/platform/memory';
@@ -29,17 +29,8 @@ const shown = createSharedWork<Shown>();
 async function workOut(s: PageContext, wholeDay: boolean, filter: YardFilter): Promise<Shown> {
   const { work } = s.siteState;
   const lots = await lotsGiven(s);
-  const status = statusOfSite(
-    s.board,
-    {
-      ...roundsOfSite(s.siteState, s.now),
-      loads: await storeDue(s.site.id, s.now, s.asOf),
-      lots: lotTasks(lots),
-    },
-    work,
-    s.site.timeZone,
-    s.now,
-  );
+  const other = { loads: await storeDue(s.site.id, s.now, s.asOf), lots: lotTasks(lots) };
+  const status = statusOfSite(s.board, s.siteState, other, s.site.timeZone, s.now);
   const day = todayView(
     status,
     work?.machine?.name ?? null,
