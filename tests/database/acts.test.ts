@@ -482,6 +482,26 @@ describe('moving to cure', () => {
     const status = statusOfBatch(await snapshot(a), Date.now());
     expect(status).toMatchObject({ danger: { level: 'fire' }, isGone: false });
   });
+  test('nor one that is too hot, short of a danger', async () => {
+    const a = await heap('WARM', 20, 60);
+    await round(a, 71, 1);
+    expect((await log(a, 'cure', into('C-WARM'), 0.5)).answer).toMatchObject({
+      ok: false,
+      problems: [
+        { message: expect.stringMatching(/71 °C inside when last read, too hot to cure/) },
+      ],
+    });
+  });
+  test('what was moved in danger is read where it lies, and that ends it', async () => {
+    const a = await heap('LATER', 20, 60);
+    await round(a, 79, 2);
+    await ok(a, 'cure', { ...into('C-LATER'), knowing: ['danger', 'unproven'] }, 1);
+    await round(a, 40, 0.5);
+    expect(statusOfBatch(await snapshot(a), Date.now())).toMatchObject({
+      danger: { level: 'none' },
+      isGone: true,
+    });
+  });
   test('one that is not met is moved as it is', async () => {
     const a = await heap('MILD', 20, 60);
     await ok(a, 'cure', into('C-MILD'), 0.5);

@@ -76,7 +76,7 @@ export type LotsView = {
 
 /** Those whose main rule is met first, then those that nothing speaks against, what is in danger last. */
 const rankToCure = (status: BatchStatus): number =>
-  status.danger.level === 'fire'
+  cureDoubtsOf(status).includes('danger')
     ? 2
     : cureDoubtsOf(status).length === 0 && status.main !== null
       ? 0

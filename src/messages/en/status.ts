@@ -32,11 +32,11 @@ export const enStatus = {
   noHotCheckBetween:
     'The turning of {at} does not count: no hot check was logged between it and the one before.',
   cureInDanger:
-    '{temp} inside when last read: it may catch fire. Moving it lets air in and ends no danger. Stand back, read it again, follow the fire plan.',
+    '{temp} inside when last read{level, select, fire {: it may catch fire. Moving it lets air in and ends no danger. Stand back, read it again, follow the fire plan.} other {, too hot to cure: moved, it heats on where nobody looks for it. Cool it down and read it again first.}}',
   cureInDangerUnread:
     'Somebody smelled burning, and nobody has read it since. Moving it lets air in and ends no danger. Stand back, read it, follow the fire plan.',
   cureUnproven:
-    '{rule} is not met: {progress}. What is moved now counts no further, and the lot bears that it was not proven.',
+    '{rule} is not met: {progress}. What is moved now stops counting, and its lot has no met rule behind it.',
   confirmCure: 'Confirm on the page that you know: {open}',
   beforeItIsMoved: 'Before it is moved',
   implausibleCheck:

@@ -32,11 +32,11 @@ export const esStatus = {
   noHotCheckBetween:
     'El volteo del {at} no cuenta: no hay medición caliente entre él y el anterior.',
   cureInDanger:
-    '{temp} adentro en la última medición: puede prenderse. Moverlo deja entrar aire y no quita el peligro. Aléjate, mídelo otra vez, sigue el plan de incendio.',
+    '{temp} adentro en la última medición{level, select, fire {: puede prenderse. Moverlo deja entrar aire y no quita el peligro. Aléjate, mídelo otra vez, sigue el plan de incendio.} other {, demasiado caliente para curar: movido, sigue calentándose donde nadie lo busca. Primero enfríalo y mídelo otra vez.}}',
   cureInDangerUnread:
     'Alguien olió a quemado y nadie lo ha medido desde entonces. Moverlo deja entrar aire y no quita el peligro. Aléjate, mídelo, sigue el plan de incendio.',
   cureUnproven:
-    '{rule} sin cumplir: {progress}. Lo que se mueve ahora ya no cuenta más, y el lote lleva escrito que no está probado.',
+    '{rule} sin cumplir: {progress}. Lo que se mueve ahora deja de contar, y su lote no tiene detrás ninguna regla cumplida.',
   confirmCure: 'Confirma en la página que lo sabes: {open}',
   beforeItIsMoved: 'Antes de moverlo',
   implausibleCheck:

@@ -15,7 +15,10 @@ export function cureDoubtText(
   switch (doubt) {
     case 'danger':
       return typeof danger.hot?.coreC === 'number'
-        ? say('status.cureInDanger', { temp: tempText(danger.hot.coreC, unit) })
+        ? say('status.cureInDanger', {
+            temp: tempText(danger.hot.coreC, unit),
+            level: danger.level === 'fire' ? 'fire' : 'other',
+          })
         : say('status.cureInDangerUnread');
     case 'unproven':
       return main === null
