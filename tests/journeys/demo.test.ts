@@ -95,7 +95,7 @@ test('a round on a phone, by the pad', async () => {
   await fill(page, 'Who', 'Zoë 100%');
   await press(page, 'Save these temperatures');
   await page.waitForFunction((p) => location.pathname === p, {}, path);
-  await waitText(page, '[data-testid=log]', /Temperature check of 5 58–63 °C/);
+  await waitText(page, '[data-testid=log]', /Temperature check of 5 points 58–63 °C/);
   await open(page, `${app.base}/round`);
   expect(await valueOf(page, 'Who takes the temperatures')).toBe('Zoë 100%'); // the name is remembered on this device
   await close();

@@ -60,7 +60,7 @@ const heap = (id: string, name: string, more: Partial<RoundHeap> = {}): RoundHea
   places,
   doubts: [],
   walk: null,
-  hot: false,
+  danger: null,
   ...more,
 });
 const data: OfflineRoundData = {

@@ -117,7 +117,7 @@ describe('staying cool after a turning', () => {
     });
     expect(reheatTestOf(s)).toEqual({ code: 'SHOWS_NOTHING', why: ['small', 'dry'] });
     const text = courseText(
-      { because: courseFor(s)!.code, reading: courseFor(s), asOf: ago(20) },
+      { because: courseFor(s)!.code, reading: courseFor(s), asOf: ago(20), dangerC: 77 },
       'Turned when it falls',
       locale,
       reheatTestOf(s),

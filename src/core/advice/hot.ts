@@ -31,6 +31,7 @@ export type HotAdvice = {
   readonly coreC: number | null;
   readonly at: Instant;
   readonly limitC: number;
+  /** From where it is a danger: a figure below is not shown as reaching it. */ readonly dangerC: number;
   /** What was done since that reading: it has answered it, and only reading shows whether it was enough. Null: nothing. */
   readonly answeredAt: Instant | null;
   /** Read so long ago that it says little of the heat now. */
@@ -73,6 +74,7 @@ export function hotAdvice(s: HotSituation): HotAdvice | null {
           coreC: null,
           at: s.burnt,
           limitC: dangerC,
+          dangerC,
           answeredAt: null,
           old: false,
           overSince: null,
@@ -123,6 +125,7 @@ export function hotAdvice(s: HotSituation): HotAdvice | null {
     answeredAt,
     old,
     limitC: level === 'danger' ? dangerC : level === 'act' ? actC : warnC,
+    dangerC,
     overSince,
     escalate:
       overSince !== null && overSince < last.at && (turnedInVain || last.at - overSince > MS.day),

@@ -34,9 +34,21 @@ export function displayStatusOf(
   return lastBreak(v.notes) ? (v.consecutive ? 'broken' : 'adds-up') : 'waiting';
 }
 
+/** Whether nobody read it since its clock was started, or started over: it is not known to be cold. */
+export const isNotRead = (v: Pick<VerdictFacts, 'status' | 'notes' | 'latestHotAt'>): boolean =>
+  v.status === 'waiting' && uncounted(v) === null;
+
+const notReadWord = (notes: readonly Note[]): string =>
+  notes.some((n) => n.code === 'RESTART')
+    ? say('evidence.notReadSinceRestart')
+    : say('evidence.notReadSinceStart');
+
 /** A standing in a word or two. */
-export function statusWord(v: Pick<VerdictFacts, 'status' | 'notes' | 'consecutive'>): string {
+export function statusWord(
+  v: Pick<VerdictFacts, 'status' | 'notes' | 'consecutive' | 'latestHotAt'>,
+): string {
   const told = displayStatusOf(v);
+  if (isNotRead(v)) return notReadWord(v.notes);
   return told === 'adds-up' ? say('evidence.needsHeat') : STATUS_WORD[told];
 }
 
@@ -153,13 +165,7 @@ export function verdictSentence(
       );
     case 'waiting':
       return [
-        ...(uncounted(v) ?? [
-          plain(
-            v.notes.some((n) => n.code === 'RESTART')
-              ? say('evidence.noTemperaturesSinceClockStarted')
-              : say('evidence.noTemperaturesSinceClockStarted2'),
-          ),
-        ]),
+        ...(uncounted(v) ?? [plain(`${notReadWord(v.notes)}. `)]),
         ...markedParts(
           say('evidence.itNeedsAll', { asked: describeFacts(v).askedText(v, locale) }),
         ),

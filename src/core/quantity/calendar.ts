@@ -249,3 +249,7 @@ export function weekdayOf(timeZone: string, at: Instant): { weekday: number; min
 /** `07:30` as minutes past midnight. */
 export const minutesOfClock = (clock: string): number =>
   Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3, 5));
+
+/** Days of the calendar from one moment to another: 0 on the same day. Two moments of one day have one number. */
+export const calendarDays = (zone: Zone, from: Instant, to: Instant): number =>
+  Math.round((dayFrom(zone, to).start - dayFrom(zone, from).start) / MS.day);

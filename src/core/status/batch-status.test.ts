@@ -97,12 +97,12 @@ describe('its course', () => {
     }));
 });
 
-test('day 0 is the day on which adding was finished; before that its days count from its start', () => {
-  const built = (hours: number) => statusOf({ situation: { builtAt: ago(hours) } }).age;
-  expect(built(5)).toMatchObject({ days: 0, from: 'finished-adding' });
-  expect(built(24 * 16)).toMatchObject({ days: 16 });
-  expect(statusOf({ openedAt: ago(60), situation: { builtAt: null } }).age).toMatchObject({
-    ...{ days: 2, from: 'started' },
+test('its days are counted from when adding was finished; before that from its start', () => {
+  expect(statusOf({ situation: { builtAt: ago(5) } }).age).toEqual({
+    ...{ from: 'finished-adding', since: ago(5) },
+  });
+  expect(statusOf({ openedAt: ago(60), situation: { builtAt: null } }).age).toEqual({
+    ...{ from: 'started', since: ago(60) },
   });
 });
 

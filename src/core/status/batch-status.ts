@@ -5,7 +5,7 @@ import type { Course } from '../advice/course';
 import type { HotAdvice } from '../advice/hot';
 import { mendNext, nextAdvice, type Advice } from '../advice/next';
 import type { Stage } from '../advice/stage';
-import { displayStatusOf, uncounted, type DisplayStatus } from '../evidence/verdict-words';
+import { displayStatusOf, isNotRead, type DisplayStatus } from '../evidence/verdict-words';
 import type { BatchId } from '../log/ids';
 import { hoursToMs, MS, type Instant } from '../quantity/instant';
 import type { BatchSnapshot, RuleSnapshot, TurnCount } from '../snapshot/batch-snapshot';
@@ -45,10 +45,13 @@ export type CourseStatus = {
     | 'WARMING'
     | 'NOT_HEATING'
     | 'NEEDS_MENDING'
+    | 'WATCH'
     | 'DANGER';
   /** The reading it is said of, beside what is expected at that age; null: never read. */
   readonly reading: Course | null;
   /** When it was last read. */ readonly asOf: Instant | null;
+  /** From where its heat is a danger: a figure below is not shown as reaching it. */
+  readonly dangerC: number;
 };
 
 export type StageStatus = Stage & {
@@ -69,9 +72,8 @@ export type TurningStatus = {
   readonly each: readonly TurnCount[];
 };
 
-/** Whole days since adding was finished: that day is day 0. Of one that is being built, since it was started. */
+/** From when its days are counted: the day on which adding was finished is day 0; of one that is being built, the day of its start. */
 type AgeStatus = {
-  readonly days: number;
   readonly from: 'finished-adding' | 'started';
   readonly since: Instant;
 };
@@ -124,8 +126,7 @@ function ruleStatus(facts: RuleSnapshot, d: BatchSnapshot, now: Instant): RuleSt
   if (d.latest === null) return status('not-read', null);
   if (isUnread(d, now)) return status('unread', d.latest.at);
   // Its clock has started over, and nobody has read it since.
-  if (facts.status === 'waiting' && uncounted(facts) === null)
-    return status('not-read', d.latest.at);
+  if (isNotRead(facts)) return status('not-read', d.latest.at);
   return status(displayStatusOf(facts), null);
 }
 
@@ -147,7 +148,7 @@ function beforeReading(
   if (level === 'fire' || level === 'high') return saidOfCourse('ahead', 'DANGER');
   if (reading === null) return saidOfCourse('cannot-say', 'NEVER_READ');
   if (isUnread(d, now)) return saidOfCourse('cannot-say', 'UNREAD');
-  return level === 'watch' ? saidOfCourse('ahead', 'DANGER') : null;
+  return level === 'watch' ? saidOfCourse('ahead', 'WATCH') : null;
 }
 
 /** What its last reading says of its course. */
@@ -175,7 +176,7 @@ function courseOfBatch(d: BatchSnapshot, s: Situation, danger: DangerStatus): Co
   const first = beforeReading(d, s.now, danger, reading);
   const said =
     first ?? (reading ? byReading(s, reading) : saidOfCourse('cannot-say', 'NEVER_READ'));
-  return { ...said, reading, asOf: d.latest?.at ?? null };
+  return { ...said, reading, asOf: d.latest?.at ?? null, dangerC: s.limits.dangerC };
 }
 
 /** Whether its method expects it to be hot at some time. */
@@ -204,14 +205,10 @@ function dueByCalendar({ template, builtAt, now }: Situation): number | null {
     : 1 + Math.floor((days - template.firstDay) / template.everyDays);
 }
 
-const ageOf = ({ builtAt, openedAt }: BatchSnapshot, now: Instant): AgeStatus => {
-  const since = builtAt ?? openedAt;
-  return {
-    days: Math.max(0, Math.floor((now - since) / MS.day)),
-    from: builtAt === null ? 'started' : 'finished-adding',
-    since,
-  };
-};
+const ageOf = ({ builtAt, openedAt }: BatchSnapshot): AgeStatus =>
+  builtAt === null
+    ? { from: 'started', since: openedAt }
+    : { from: 'finished-adding', since: builtAt };
 
 const FROM_READINGS = new Set<Stage['code']>(['heating', 'hot', 'cooling', 'dormant']);
 function stageOfBatch(d: BatchSnapshot, now: Instant): StageStatus {
@@ -266,7 +263,7 @@ function workOutStatus(d: BatchSnapshot, now: Instant): BatchStatus {
     course: courseOfBatch(d, situation, danger),
     next: withMoment(advice, acts),
     turnings: turningsOf(d, situation),
-    age: ageOf(d, now),
+    age: ageOf(d),
     volumeM3: d.volumeM3,
     lastRead: d.latest,
     claim: claimOf(situation, now),

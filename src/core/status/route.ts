@@ -6,7 +6,6 @@ import { actOf, statusOfBatch, type BatchStatus } from './batch-status';
 
 /** Why a heap stands where it stands in a walk; the words are in telling/status/route.ts. */
 type RouteReason =
-  | { readonly code: 'DANGER'; readonly isFire: boolean; readonly coreC: number | null }
   | { readonly code: 'BUILDING' }
   | { readonly code: 'PROVEN' }
   | { readonly code: 'EARNED'; readonly hours: number }
@@ -34,17 +33,6 @@ const SOON_MS = 4 * MS.hour;
 const SOON_IN_DANGER_MS = 10 * MS.minute;
 
 type Standing = { readonly tier: number; readonly share: number; readonly reason: RouteReason };
-
-function standing({ main, stage, danger }: BatchStatus): Standing {
-  const place = hygienicPlace(main, stage);
-  if (danger.level !== 'fire' && danger.level !== 'high') return place;
-  const isFire = danger.level === 'fire';
-  return {
-    tier: isFire ? -1 : place.tier,
-    share: place.share,
-    reason: { code: 'DANGER', isFire, coreC: danger.hot.coreC },
-  };
-}
 
 function hygienicPlace(main: BatchStatus['main'], stage: BatchStatus['stage']): Standing {
   if (stage.code === 'building') return { tier: 3, share: 0, reason: { code: 'BUILDING' } };
@@ -95,8 +83,9 @@ function readLately(
   return { code: 'READ_LATELY', at: lastRead.at, due: act?.by ?? null };
 }
 
-const coreOf = ({ reason }: Standing): number =>
-  reason.code === 'DANGER' && reason.isFire ? (reason.coreC ?? Infinity) : -Infinity;
+/** How hot what may burn was read; nobody read it, somebody smelled burning: the hottest of all. */
+const fireOf = ({ danger }: BatchStatus): number =>
+  danger.level === 'fire' ? (danger.hot.coreC ?? Infinity) : -Infinity;
 
 /**
  * The heaps as they are walked: one that may burn first, the hottest of them before the others; then in hygienic order, the most
@@ -112,10 +101,14 @@ export function routeOf(
   const ranked = board
     .map((d) => ({ d, status: statusOfBatch(d, now) }))
     .filter(({ status }) => !status.isGone)
-    .map(({ d, status }) => ({ d, status, ...standing(status) }))
+    .map(({ d, status }) => ({
+      ...{ d, status, fire: fireOf(status) },
+      ...hygienicPlace(status.main, status.stage),
+    }))
     .sort(
       (a, b) =>
-        coreOf(b) - coreOf(a) ||
+        // Not subtracted: nothing burns in most, and infinity less infinity is no number.
+        Number(b.fire > a.fire) - Number(a.fire > b.fire) ||
         Number(a.status.stage.code === 'building') - Number(b.status.stage.code === 'building') ||
         a.tier - b.tier ||
         b.share - a.share ||
@@ -123,7 +116,7 @@ export function routeOf(
         (a.d.code < b.d.code ? -1 : 1),
     );
   const place = new Map(ranked.map((r, i) => [r.d.id, i]));
-  const isFirst = (id: BatchId): boolean => ranked[valueAt(place, id)]!.tier < 0;
+  const isFirst = (id: BatchId): boolean => ranked[valueAt(place, id)]!.fire > -Infinity;
   const order = (manual ?? []).filter((id) => place.has(id) && !isFirst(id));
   for (const { d } of ranked) {
     if (order.includes(d.id)) continue;

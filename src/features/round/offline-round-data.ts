@@ -59,7 +59,7 @@ export type RoundHeap = {
     readonly done: 'read' | 'left';
   } | null;
   /** Its page asks for caution: too hot. */
-  readonly hot: boolean;
+  /** How dangerous its heat is, where it is. */ readonly danger: 'fire' | 'high' | null;
 };
 export type RoundInstrument = Pick<
   Instrument,
@@ -109,6 +109,8 @@ export function createOfflineRoundData(
   const heaps = routeOf(board, state.walkOrder, now).map(
     ({ id, reason, due, notNow }): RoundHeap => {
       const d = valueAt(byId, id);
+      const status = statusOfBatch(d, now);
+      const { danger } = status;
       const { shape, coreDepthM, lengthM, minPoints, places, probe, walk } = d.field;
       const doubts = planDoubts(places, {
         coreDepthM,
@@ -123,7 +125,7 @@ export function createOfflineRoundData(
         name: d.name ?? d.code,
         place: positionText(d.position),
         reason: routeReasonText(reason, locale),
-        says: saysOf(statusOfBatch(d, now), 'danger', 'act:read'),
+        says: saysOf(status, 'danger', 'act:read'),
         due,
         notNow: notNow && notNowText(notNow, locale),
         picture: heapPicture(d, locale),
@@ -136,7 +138,7 @@ export function createOfflineRoundData(
         places,
         doubts: doubts.map(planDoubtText),
         walk,
-        hot: d.state === 'hot',
+        danger: danger.level === 'fire' || danger.level === 'high' ? danger.level : null,
       };
     },
   );

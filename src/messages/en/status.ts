@@ -3,7 +3,6 @@ export const enStatus = {
   metWhereRead: 'Met where read {day}, rim not read',
   unreadSince: 'Not read since {day}',
   noTemperaturesYet: 'No temperatures yet',
-  notReadSinceRestart: 'No temperatures since its clock started over',
   notHotEnoughSoFar: 'Not hot enough so far',
   paused: '{hours}, paused',
   startsOver: '{progress}, starts over',
@@ -16,6 +15,7 @@ export const enStatus = {
   onDay: 'day {days, number}',
   courseUnread: 'Cannot say how it is now: last read {at}, at {is}.',
   courseTooHot: '{is}: too hot. {band} is expected of this method on {day}.',
+  courseWatch: '{is} on {day}: warm enough to watch, {band} is expected of this method.',
   courseWarming: '{is} on {day}: still warming up. The right mix is hot within three days.',
   courseNotHeating:
     '{is} on {day}: not hot yet, {band} is expected of this method. {late, select, late {After a week it will hardly get hot by itself.} other {Look at what may be missing.}}',

@@ -3,7 +3,6 @@ export const esStatus = {
   metWhereRead: 'Cumplida donde se midió el {day}, orilla sin medir',
   unreadSince: 'Sin medir desde el {day}',
   noTemperaturesYet: 'Todavía sin temperaturas',
-  notReadSinceRestart: 'Sin temperaturas desde que el reloj empezó de nuevo',
   notHotEnoughSoFar: 'Todavía no calienta lo suficiente',
   paused: '{hours}, en pausa',
   startsOver: '{progress}, empieza de nuevo',
@@ -16,6 +15,7 @@ export const esStatus = {
   onDay: 'el día {days, number}',
   courseUnread: 'No se sabe cómo está ahora: última medición {at}, {is}.',
   courseTooHot: '{is}: demasiado caliente. De este método se espera {band} {day}.',
+  courseWatch: '{is} {day}: tan caliente que hay que vigilarlo, de este método se espera {band}.',
   courseWarming: '{is} {day}: todavía se calienta. La mezcla correcta está caliente en tres días.',
   courseNotHeating:
     '{is} {day}: todavía no está caliente, de este método se espera {band}. {late, select, late {Después de una semana difícilmente se calienta sola.} other {Mira qué le puede faltar.}}',

@@ -2,7 +2,7 @@ import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
 import { progressText } from '@/core/evidence/verdict-words';
 import type { CureDoubt } from '@/core/log/lot-shapes';
-import { tempText } from '@/core/quantity/format';
+import { tempBeside } from '@/core/quantity/format';
 import type { BatchStatus } from '@/core/status/batch-status';
 import type { Locale } from '@/core/words/note';
 
@@ -16,7 +16,7 @@ export function cureDoubtText(
     case 'danger':
       return typeof danger.hot?.coreC === 'number'
         ? say('status.cureInDanger', {
-            temp: tempText(danger.hot.coreC, unit),
+            temp: tempBeside(danger.hot.coreC, danger.hot.dangerC, unit),
             level: danger.level === 'fire' ? 'fire' : 'other',
           })
         : say('status.cureInDangerUnread');

@@ -1,3 +1,5 @@
+import { calendarDays, zoneOf } from '@/core/quantity/calendar';
+import { MS, type Instant } from '@/core/quantity/instant';
 import type { Cause, Sign, Symptom, Trial } from '@/core/advice/diagnose';
 import type { Fix } from '@/core/log/entry';
 import { soonText, tempText, volumeText } from '@/core/quantity/format';
@@ -141,6 +143,15 @@ export const FIX_CAUTION: Partial<Record<Fix, string>> = {
   },
 };
 
+const ageSignText = (
+  { days, activeDays }: Extract<Sign, { code: 'AGE' }>,
+  timeZone: string,
+  now: Instant,
+): string =>
+  say('advice.dayOfAbout', {
+    days: calendarDays(zoneOf(timeZone), now - days * MS.day, now),
+    activeDays,
+  });
 const squeezeText = (squeeze: Squeeze, at: string): string =>
   say('advice.squeezeTest', { at, toLowerCase: SQUEEZE_WORDS[squeeze].word.toLowerCase() });
 
@@ -171,7 +182,7 @@ export function signText(s: Sign, { timeZone, now, unit }: Locale): string {
     case 'AIR_UNKNOWN':
       return say('advice.airTemperatureNotLogged');
     case 'AGE':
-      return say('advice.dayOfAbout', { days: Math.floor(s.days), activeDays: s.activeDays });
+      return ageSignText(s, timeZone, now);
     case 'TURNED':
       return say('advice.turnedOneTimesInDays', {
         times: s.times,

@@ -1,5 +1,5 @@
 import type { HotAdvice, HotChoice } from '@/core/advice/hot';
-import { ageText, soonText, tempText } from '@/core/quantity/format';
+import { ageText, soonText, tempBeside, tempText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import { CAUTION } from '@/core/words/caution';
 import type { Locale } from '@/core/words/note';
@@ -66,7 +66,7 @@ export function hotWords(h: HotAdvice, { timeZone, now, unit }: Locale): HotWord
     h.coreC === null
       ? say('advice.noTemperatureYet')
       : say('advice.insideAgo', {
-          coreC: tempText(h.coreC, unit),
+          coreC: tempBeside(h.coreC, h.dangerC, unit),
           age: ageText((now - h.at) / MS.hour),
         });
   const answered =

@@ -1,9 +1,9 @@
 import { say } from '@/messages/say';
-import { dayText, durationText, soonText } from '@/core/quantity/format';
+import { dayText, durationText, soonText, whenText } from '@/core/quantity/format';
+import { MS } from '@/core/quantity/instant';
 import type { Locale } from '@/core/words/note';
 
 type Reason =
-  | { code: 'DANGER'; isFire: boolean; coreC: number | null }
   | { code: 'BUILDING' }
   | { code: 'PROVEN' }
   | { code: 'EARNED'; hours: number }
@@ -24,8 +24,6 @@ export const routeWhyText = () => say('terms.mostFinishedFirstRawestLast');
 /** How far a heap is: why it stands there in the walk. */
 export function routeReasonText(r: Reason, { timeZone }: Locale): string {
   switch (r.code) {
-    case 'DANGER':
-      return r.isFire ? say('status.standBack') : say('status.tooHot');
     case 'UNREAD':
       return say('status.unreadSince', { day: dayText(timeZone, r.since) });
     case 'BUILDING':
@@ -45,6 +43,10 @@ export function routeReasonText(r: Reason, { timeZone }: Locale): string {
   }
 }
 
+/** A moment that may lie so far off that the name of its day means the last one too. */
+const farText = (at: number, timeZone: string, now: number): string =>
+  at - now > 3 * MS.day ? whenText(timeZone, at, now) : soonText(timeZone, at, now);
+
 /** Why a heap need not be read now. */
 export function notNowText(n: NotNow, { timeZone, now }: Locale): string {
   const at = (t: number): string => soonText(timeZone, t, now);
@@ -56,7 +58,7 @@ export function notNowText(n: NotNow, { timeZone, now }: Locale): string {
     case 'READ_LATELY':
       return n.due === null
         ? say('terms.read', { at: at(n.at) })
-        : say('terms.readDue', { at: at(n.at), due: at(n.due) });
+        : say('terms.readDue', { at: at(n.at), due: farText(n.due, timeZone, now) });
     case 'AFTER_TURN':
       return say('terms.wasTurnedReadIt', { due: at(n.due) });
   }

@@ -1,6 +1,7 @@
 import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
 import { progressText, statusWord, turningsText, uncounted } from '@/core/evidence/verdict-words';
+import { calendarDays, zoneOf } from '@/core/quantity/calendar';
 import { dayText, durationText, lowerFirst, upperFirst } from '@/core/quantity/format';
 import { firstOf } from '@/core/quantity/present';
 import type { BatchStatus, RuleStatus } from '@/core/status/batch-status';
@@ -21,7 +22,7 @@ export function ruleText({ code, at, facts }: RuleStatus, { timeZone }: Locale):
     case 'unread':
       return say('status.unreadSince', { day: dayText(timeZone, at ?? 0) });
     case 'not-read':
-      return at === null ? say('status.noTemperaturesYet') : say('status.notReadSinceRestart');
+      return at === null ? say('status.noTemperaturesYet') : statusWord(facts);
     case 'waiting':
       return say('status.notHotEnoughSoFar');
     case 'recovering':
@@ -46,7 +47,7 @@ export function othersMetText({ main, rules }: Pick<BatchStatus, 'main' | 'rules
 /** The rule that is worked on: how far it is, and what stands beside it. @param lostHours counted time that was lost */
 export function mainLine(status: BatchStatus, lostHours: number, locale: Locale): Line {
   const { main } = status;
-  if (!main) return { head: say('status.noRuleToMeet'), sub: dayCountText(status) };
+  if (!main) return { head: say('status.noRuleToMeet'), sub: dayCountText(status, locale) };
   const { code, facts } = main;
   const others = othersMetText(status);
   const title = libraryText(main.title);
@@ -57,7 +58,7 @@ export function mainLine(status: BatchStatus, lostHours: number, locale: Locale)
     case 'met-where-read':
       return { head, sub: joined(title, others) };
     case 'not-read':
-      return { head, sub: joined(dayCountText(status), others) };
+      return { head, sub: joined(dayCountText(status, locale), others) };
     case 'unread':
       return { head, sub: joined(progressText(facts), turned, others) };
     default:
@@ -72,7 +73,7 @@ export function mainLine(status: BatchStatus, lostHours: number, locale: Locale)
     code === 'broken' && lostHours > 0
       ? say('status.lost', { hours: durationText(lostHours) })
       : '';
-  return { head, sub: joined(lost || turned || dayCountText(status), others) };
+  return { head, sub: joined(lost || turned || dayCountText(status, locale), others) };
 }
 
 /** Met or not, with the name of the rule, where something else comes first. */
@@ -99,11 +100,16 @@ export function progressLine({ main }: Pick<BatchStatus, 'main'>, locale: Locale
     .join(', ');
 }
 
-/** Its age in whole days. */
-export const dayCountText = ({ age }: Pick<BatchStatus, 'age'>): string =>
-  age.from === 'started'
-    ? say('status.dayOfBuilding', { days: age.days })
-    : say('status.day', { days: age.days });
+/** Which day of its life it is: the day on which adding was finished is day 0. */
+export function dayCountText(
+  { age, now }: Pick<BatchStatus, 'age' | 'now'>,
+  { timeZone }: Locale,
+): string {
+  const days = calendarDays(zoneOf(timeZone), age.since, now);
+  return age.from === 'started'
+    ? say('status.dayOfBuilding', { days })
+    : say('status.day', { days });
+}
 
 /** How far it is, in a list of records. */
 export const recordLine = (status: Pick<BatchStatus, 'main'>, locale: Locale): string =>

@@ -24,7 +24,7 @@ const VALUES: Readonly<Record<PlainFact, (s: BatchStatus) => string>> = {
   main: ({ main }) => (main ? `${main.rule} ${ruleValue(main)}` : 'none'),
   danger: ({ danger }) => danger.level,
   course: ({ course }) => course.code,
-  age: ({ age }) => `${age.days} ${age.from}`,
+  age: ({ age }) => `${age.from} ${momentOf(age.since)}`,
   volume: ({ volumeM3 }) => volumeM3?.toFixed(3) ?? 'unknown',
   read: ({ lastRead }) => momentOf(lastRead?.at),
   turnings: ({ turnings: t }) => `${t.made} made, ${t.counting}/${t.needed} count`,

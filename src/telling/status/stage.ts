@@ -1,9 +1,11 @@
+import { calendarDays, zoneOf } from '@/core/quantity/calendar';
+import { MS } from '@/core/quantity/instant';
 import type { Course, ReheatTest } from '@/core/advice/course';
 import type { StageCode } from '@/core/advice/stage';
 import type { CourseStatus, StageStatus } from '@/core/status/batch-status';
 import type { TempUnit } from '@/core/units/units';
 import type { EndReason } from '@/core/log/entry';
-import { listText, soonText, tempText } from '@/core/quantity/format';
+import { listText, soonText, tempBeside, tempText } from '@/core/quantity/format';
 import { END_WORDS } from '@/core/words/acts';
 import type { Locale } from '@/core/words/note';
 import { currentUnits, say } from '@/messages/say';
@@ -94,7 +96,7 @@ function reheatText(t: ReheatTest, { timeZone, now }: Locale): string {
 }
 
 /** What it was read at, over the air where that was read. */
-function coreText({ coreC, airC }: Course, unit: TempUnit): string {
+function coreText({ coreC, airC }: Course, dangerC: number, unit: TempUnit): string {
   const air =
     airC === null
       ? ''
@@ -103,20 +105,23 @@ function coreText({ coreC, airC }: Course, unit: TempUnit): string {
           unit,
           coreC2: coreC >= airC ? 'above' : 'other',
         });
-  return `${tempText(coreC, unit)}${air}`;
+  return `${tempBeside(coreC, dangerC, unit)}${air}`;
 }
 
 /** Whether it goes as its method expects at its age, and by what. @param reheat what staying cool would show */
 export function courseText(
-  { because, reading, asOf }: Pick<CourseStatus, 'because' | 'reading' | 'asOf'>,
+  { because, reading, asOf, dangerC }: Omit<CourseStatus, 'code'>,
   method: string,
   locale: Locale,
   reheat: ReheatTest | null = null,
 ): string {
   const { unit, timeZone, now } = locale;
   if (reading === null) return say('status.noTemperaturesYet');
-  const is = coreText(reading, unit);
-  const day = say('status.onDay', { days: Math.floor(reading.ageDays) });
+  const is = coreText(reading, dangerC, unit);
+  const readAt = asOf ?? now;
+  const day = say('status.onDay', {
+    days: calendarDays(zoneOf(timeZone), readAt - reading.ageDays * MS.day, readAt),
+  });
   const band = say('advice.to', {
     lowC: tempText(reading.lowC, unit),
     highC: tempText(reading.highC, unit),
@@ -127,6 +132,8 @@ export function courseText(
       return say('status.noTemperaturesYet');
     case 'UNREAD':
       return say('status.courseUnread', { at: soonText(timeZone, asOf ?? now, now), is });
+    case 'WATCH':
+      return say('status.courseWatch', { is, band, day });
     case 'DANGER':
       return say('status.courseTooHot', { is, band, day });
     case 'WARMING':

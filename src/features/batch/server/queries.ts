@@ -72,7 +72,7 @@ export function showBatch(
       positionText(state.position),
       snapshot.volumeM3 && volumeText(snapshot.volumeM3),
       METHOD_WORD[opened.method],
-      dayCountText(status),
+      dayCountText(status, locale),
       opened.brought && say('batch.loggedAt', { siteName: opened.brought.siteName }),
       zone && say('batch.daysCountedIn', { zone }),
     ]

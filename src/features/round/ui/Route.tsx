@@ -67,7 +67,11 @@ const HeapWords = ({ heap: h, reasons }: { heap: RoundHeap; reasons: boolean }) 
     <span className="q text-small" data-says={h.says}>
       {[h.place, h.reason].filter(Boolean).join(' · ')}
     </span>
-    {h.hot && <b className="marked ml-1 text-small">{say('round.tooHot')}</b>}
+    {h.danger !== null && (
+      <b className={`${h.danger === 'fire' ? 'alarm' : 'marked'} ml-1 text-small`}>
+        {h.danger === 'fire' ? say('status.standBack') : say('round.tooHot')}
+      </b>
+    )}
     {reasons && h.notNow && <span className="block q text-hint">{h.notNow}</span>}
     {reasons &&
       h.doubts.slice(0, 1).map((d) => (
