@@ -2,7 +2,7 @@ import { tz } from '@date-fns/tz';
 import { startOfDay } from 'date-fns';
 import { DateTime } from 'luxon';
 import { hourOfDay } from '@/core/quantity/typed-hour';
-import { localDays, localParts, zoneOf } from '@/core/quantity/calendar';
+import { calendarDays, localDays, localParts, zoneOf } from '@/core/quantity/calendar';
 import { asSpeaker } from '../support/speech';
 import { at, DAY0, evidence, flat, holdRule, verdictOf } from '../support/evidence';
 
@@ -41,6 +41,16 @@ test.each(CASES)('days in %s from %s', (zone, from, to) => {
     expect(d.start).toBe(startOfDay(d.start + 3_600_000, { in: tz(zone) }).getTime());
   }
   days.slice(1).forEach((d, i) => expect(d.start).toBe(days[i]!.end));
+});
+
+test.each(CASES)('days of the calendar between moments in %s from %s', (zone, from, to) => {
+  const start = DateTime.fromISO(from, { zone }).plus({ hours: 23 });
+  const end = DateTime.fromISO(to, { zone });
+  for (let t = start; t <= end; t = t.plus({ hours: 5 }))
+    // By hours, not by dates: the day that Samoa left out was none.
+    expect(calendarDays(zoneOf(zone), start.toMillis(), t.toMillis())).toBe(
+      Math.round(t.startOf('day').diff(start.startOf('day'), 'hours').hours / 24),
+    );
 });
 
 test('clock and weekday agree with luxon through a year', () => {
