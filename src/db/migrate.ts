@@ -26,7 +26,7 @@ import * as sealedAudit from './migrations/0025-sealed-audit';
 import * as accountsApart from './migrations/0026-accounts-apart';
 import * as siteCodes from './migrations/0027-site-codes';
 import * as smallCodes from './migrations/0028-small-codes';
-import * as refoldTurnings from './migrations/0029-refold-turnings';
+import * as refoldSnapshots from './migrations/0029-refold-snapshots';
 import * as sealedSnapshots from './migrations/0021-sealed-snapshots';
 
 /** In their order; one that has run on any site never changes again. */
@@ -59,7 +59,7 @@ export const MIGRATIONS = {
   '0026-accounts-apart': accountsApart,
   '0027-site-codes': siteCodes,
   '0028-small-codes': smallCodes,
-  '0029-refold-turnings': refoldTurnings,
+  '0029-refold-snapshots': refoldSnapshots,
 } as const satisfies Readonly<Record<string, Migration>>;
 
 /** Brings the database to the newest form. @throws Error with the failed migration's name and cause */

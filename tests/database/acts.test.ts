@@ -7,6 +7,7 @@ import { batchFileOf } from '@/core/formats/batch-file-of';
 import { createHash } from 'node:crypto';
 import { contentsOf } from '@/core/mix/contents';
 import { logRepo } from '@/db/repositories/log';
+import { snapshotRepo } from '@/db/repositories/snapshots';
 import { storeRepo } from '@/db/repositories/store';
 import type { Site } from '@/db/repositories/site';
 import { newId } from '@/platform/ids';
@@ -42,8 +43,24 @@ const ok = async (...args: Parameters<typeof log>): Promise<string> => {
   expect(answer).toEqual({ ok: true, already: false });
   return id;
 };
+const questionsNow = async () => {
+  const { readSiteQuestions } = await import('@/entry/server/site-questions');
+  const repo = snapshotRepo(t.app);
+  const now = Date.now();
+  return readSiteQuestions(t.app, {
+    ...{ site, now, board: await repo.board(site, now), siteState: await repo.siteState(site) },
+    asOf: await logRepo(t.app).lastHash(site.id, 'all'),
+  });
+};
+
 /** A heap built so many hours ago, read every twelve hours at a temperature; proven by the five-day rule when it was hot long enough. */
-async function heap(code: string, hours: number, c: number, more: object = {}): Promise<string> {
+async function heap(
+  code: string,
+  hours: number,
+  c: number,
+  more: object = {},
+  probe?: string,
+): Promise<string> {
   const id = newId();
   await ok(
     id,
@@ -62,10 +79,10 @@ async function heap(code: string, hours: number, c: number, more: object = {}): 
     id,
   );
   await ok(id, 'built', {}, hours);
-  for (let h = hours - 1; h > 1; h -= 12) await round(id, c, h);
+  for (let h = hours - 1; h > 1; h -= 12) await round(id, c, h, probe);
   return id;
 }
-const round = (batch: string, c: number, hoursAgo: number): Promise<string> => {
+const round = (batch: string, c: number, hoursAgo: number, probe?: string): Promise<string> => {
   const id = newId();
   return ok(
     batch,
@@ -79,6 +96,7 @@ const round = (batch: string, c: number, hoursAgo: number): Promise<string> => {
         unit: 'C',
         round: id,
         at: iso(Date.now() - hoursAgo * H),
+        ...(probe === undefined ? {} : { probe }),
       })),
     },
     hoursAgo,
@@ -506,4 +524,22 @@ describe('moving to cure', () => {
     const a = await heap('MILD', 20, 60);
     await ok(a, 'cure', into('C-MILD'), 0.5);
   });
+});
+
+test('a thermometer that was found off is open on what was read with it, until it is settled once', async () => {
+  const id = await heap('Doubted', 120, 57, {}, 'T8');
+  const check = { probe: 'T8', referenceC: 0, readC: 4.2, how: 'ice' };
+  await ok(null as never, 'probe-check', check, 0);
+  const [question] = await questionsNow();
+  expect(question).toMatchObject({ cause: { code: 'thermometer', probe: 'T8' }, closed: null });
+  expect(question!.batches).toEqual([id]);
+  const settle = (name: string, reason = 'read again beside T1: no more than 0.2 off') =>
+    log(null as never, 'question-closed', { question: name, reason }, 0);
+  expect((await settle('weeds:of-nothing')).answer).toMatchObject({
+    problems: [{ path: 'data.question', message: expect.stringMatching(/Reload the page/) }],
+  });
+  expect((await settle(question!.id, ' ')).answer).toMatchObject({ ok: false });
+  expect((await settle(question!.id)).answer).toMatchObject({ ok: true });
+  expect((await settle(question!.id)).answer).toMatchObject({ ok: false });
+  expect((await questionsNow())[0]!.closed).toMatchObject({ by: 'Mo' });
 });

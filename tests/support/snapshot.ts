@@ -44,7 +44,7 @@ export function batchSnapshot({
     },
     state: 'running',
     rules: [ruleSnapshot()],
-    ...{ strata: [], lostHours: 0, orders: [], kin: [], maxGapHours: 36 },
+    ...{ strata: [], lostHours: 0, orders: [], kin: [], maxGapHours: 36, checkDoubts: [] },
     latest: last
       ? { at: last.at, valueC: last.valueC, peakC: last.peakC, points: 5, complete: true }
       : null,

@@ -71,6 +71,7 @@ export const DUTIES: Readonly<Record<EntryKind, Duty>> = {
   'signed-from': 'installation',
   restored: 'installation',
   'fault-noted': 'manage',
+  'question-closed': 'manage',
   inspection: 'manage',
   'site-map': 'manage',
   ambient: 'work',

@@ -11,11 +11,8 @@ export type Calibration = {
   readonly poor: boolean;
 };
 
-/**
- * Checks of one probe at most 2 hours after the first of the group are one calibration, dated by its last
- * check; later checks than asOf are left out first (contract, section 3).
- */
-export function calibrationsOf(checks: readonly ProbeCheck[], asOf: Instant): Calibration[] {
+/** Checks of one probe in groups of at most 2 hours after the first; later ones than asOf are left out first (contract, section 3). */
+export function groupChecks(checks: readonly ProbeCheck[], asOf: Instant): ProbeCheck[][] {
   const known = checks.filter((check) => check.at <= asOf).sort((x, y) => x.at - y.at);
   const groups: ProbeCheck[][] = [];
   for (const check of known) {
@@ -23,8 +20,12 @@ export function calibrationsOf(checks: readonly ProbeCheck[], asOf: Instant): Ca
     if (open && check.at - firstOf(open).at <= 2 * MS.hour) open.push(check);
     else groups.push([check]);
   }
-  return groups.map(calibrationFrom);
+  return groups;
 }
+
+/** Each group of checks is one calibration, dated by its last check (contract, section 3). */
+export const calibrationsOf = (checks: readonly ProbeCheck[], asOf: Instant): Calibration[] =>
+  groupChecks(checks, asOf).map(calibrationFrom);
 
 function calibrationFrom(group: readonly ProbeCheck[]): Calibration {
   const at = lastOf(group).at;

@@ -154,8 +154,16 @@ export type SiteState = {
   }[];
   /** Whether any manager has taken note of what does not fit in the log; what they noted is read with its signature. */
   readonly hasFaultNotes: boolean;
+  /** What a named person settled of what speaks against evidence, by the name of the question. */
+  readonly closedQuestions: ReadonlyMap<string, QuestionClosed>;
   /** When each chore was last done, and by whom. */
   readonly chores: ReadonlyMap<string, { readonly at: Instant; readonly by: string }>;
+};
+
+export type QuestionClosed = {
+  readonly at: Instant;
+  readonly by: string;
+  readonly reason: string;
 };
 
 const isEvent = (entry: Entry): entry is LoggedEvent => isFileEvent(entry.kind);
@@ -360,6 +368,7 @@ export function foldSite(entries: readonly Entry[]): SiteState {
   let work: Work | null = null;
   let fireCard: FireCard | null = null;
   const chores = new Map<string, { at: Instant; by: string }>();
+  const closedQuestions = new Map<string, QuestionClosed>();
   for (const e of entries) {
     if (struck.has(e.id)) continue;
     const { by, recordedAt: since } = e;
@@ -385,6 +394,8 @@ export function foldSite(entries: readonly Entry[]): SiteState {
     if (e.kind === 'template') templates.set(e.data.template.id, e.data.template);
     if (e.kind === 'work') work = e.data.work;
     if (e.kind === 'fire-card') fireCard = e.data.card;
+    if (e.kind === 'question-closed')
+      closedQuestions.set(e.data.question, { at: e.at, by, reason: e.data.reason });
     if (e.kind === 'chore' && e.at >= (chores.get(e.data.chore)?.at ?? -Infinity))
       chores.set(e.data.chore, { at: e.at, by });
     if (e.kind === 'probe-check') {
@@ -414,6 +425,7 @@ export function foldSite(entries: readonly Entry[]): SiteState {
     templates,
     work,
     fireCard,
+    closedQuestions,
     chores,
   };
 }

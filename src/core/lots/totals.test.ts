@@ -141,7 +141,7 @@ const released = (more: object = {}): Entry =>
 describe('what speaks against letting a lot out', () => {
   const doubtOf = (entries: readonly Entry[]) => {
     const { state, book } = bookOf(entries);
-    return outDoubtOf(state, book, F);
+    return outDoubtOf(state, book, [], F);
   };
   test('nobody decided; a hold; a refusal; a release in question; nothing', () => {
     expect(doubtOf(SEASON)).toBe('not-released');
@@ -158,7 +158,7 @@ describe('what speaks against letting a lot out', () => {
       released({ reasons: [{ item: 'seed-rule', words: 'under trees' }] }),
       entry('lot-decision', { lot: F, decision: 'hold', uses: [], reasons: [], from: null }, 24),
     ]);
-    expect(latestDecision(state, book, F)?.entry.data.decision).toBe('hold');
+    expect(latestDecision(state, book, [], F)?.entry.data.decision).toBe('hold');
   });
 });
 

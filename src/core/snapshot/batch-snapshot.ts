@@ -18,6 +18,7 @@ import type { Position } from '../log/shapes';
 import { titlesOf } from '../rules/library';
 import type { VerdictFacts } from '../evidence/verdict-facts';
 import { highestC } from '../words/reading';
+import { checkDoubtsOf, type CheckDoubt } from './check-doubts';
 import { createRoundSnapshot, type RoundSnapshot } from './round-snapshot';
 import {
   assessBatch,
@@ -111,6 +112,7 @@ export type BatchSnapshot = {
   /** How it hangs together with other heaps, told by the end that something left. */
   readonly kin: readonly Kinship[];
   readonly maxGapHours: number;
+  /** What checks of its thermometers put in doubt. */ readonly checkDoubts: readonly CheckDoubt[];
   /** By what it is found alike to others. */
   readonly likeness: Pick<ComparableBatch, 'm3' | 'inputs' | 'hottestByDay' | 'turns'>;
   /** What a round over the site needs to know of it. */
@@ -282,6 +284,7 @@ export function createBatchSnapshot(
     orders: ordersOf(state),
     kin: kinshipOf(state.acts, state.id),
     maxGapHours,
+    checkDoubts: checkDoubtsOf(state, site, siteState, now, assessment),
     likeness: likenessOf(state, assessment),
     field: createRoundSnapshot(state, policy?.minPoints ?? 3),
     own: { template: state.template, calm, probes: [...state.tally.probes] },

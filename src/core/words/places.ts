@@ -361,6 +361,13 @@ export const PLACES = {
     },
     key: 'j',
   },
+  questions: {
+    href: '/questions',
+    get name() {
+      return say('status.toClearUp');
+    },
+    nav: 'none',
+  },
   'log-check': {
     href: '/log-check',
     get name() {

@@ -37,6 +37,7 @@ import { boundsProblem } from '../bounds-problem';
 import { parseEntryForm, type EntryForm } from '../input';
 import { identify, withEnteredBy, withoutEnteredBy } from './identify';
 import { createLinkedEntries } from './linked-entries';
+import { isOpenQuestion } from './site-questions';
 import { isOpenNote } from './trust';
 import { validateLots } from './validate-lots';
 import { validateStoreReferences } from './validate-store';
@@ -118,6 +119,8 @@ async function checkAndAppend(
     return refused('site', say('people.otherSite', { site: site.name }), true);
   if (entry.kind === 'fault-noted' && !(await isOpenNote(trx, site, entry.data.faults)))
     return refused('data.faults', say('trust.nothingOpen'));
+  if (entry.kind === 'question-closed' && !(await isOpenQuestion(trx, site, entry.data.question)))
+    return refused('data.question', say('status.questionNotOpen'));
   const who = await identify(trx, site, entry);
   if (!who.ok) return refused(who.problem.path, who.problem.message, who.again);
   const wrong = await validateReferences(trx, site, entry);

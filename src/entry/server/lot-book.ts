@@ -5,6 +5,7 @@ import { foldLots } from '@/core/lots/fold';
 import { LotBook } from '@/core/lots/book';
 import { flowSiteOf } from '@/core/lots/site-flows';
 import { findRule } from '@/core/rules/library';
+import { siteQuestionsOf, type SiteQuestion } from '@/core/status/open-questions';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Db } from '@/db/client';
 import { lotsRepo, type LotsLog } from '@/db/repositories/lots';
@@ -13,8 +14,11 @@ import { snapshotRepo } from '@/db/repositories/snapshots';
 import type { StoreState } from '@/core/mix/store';
 import { storeRepo } from '@/db/repositories/store';
 
-/** The lots of a site at a moment, with what was logged of them. */
-export type SiteLots = LotsLog & { readonly book: LotBook };
+/** The lots of a site at a moment, with what was logged of them, and what speaks against evidence. */
+export type SiteLots = LotsLog & {
+  readonly book: LotBook;
+  readonly questions: readonly SiteQuestion[];
+};
 
 type RuleProof = {
   readonly lot: string;
@@ -83,5 +87,6 @@ export async function readSiteLots(
     },
     now,
   );
-  return { ...log, book };
+  const questions = siteQuestionsOf(board, siteState, { state: log.state, book });
+  return { ...log, book, questions };
 }

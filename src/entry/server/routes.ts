@@ -35,6 +35,7 @@ export const ROUTES = {
   '/labels': 'see-site',
   '/labels.pdf': 'see-site',
   '/log-check': 'see-site',
+  '/questions': 'see-site',
   '/lots': 'see-site',
   '/lots/[id]': 'see-site',
   '/lots/custody/[id]': 'see-site',

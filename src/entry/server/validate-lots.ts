@@ -175,7 +175,7 @@ function wrongCure(lots: SiteLots, { batch, data }: OfKind<'cure'>): Problem | n
 function wrongOut(lots: SiteLots, { data }: OfKind<'lot-out'>): Problem | null {
   const taking = wrongTaking(lots, { lot: data.lot, litres: data.litres, path: 'data.litres' });
   if (taking || !OUT_IS_PRODUCT[data.how]) return taking;
-  const doubt = outDoubtOf(lots.state, lots.book, data.lot);
+  const doubt = outDoubtOf(lots.state, lots.book, lots.questions, data.lot);
   return doubt === null || doubt === data.knowing
     ? null
     : wrong('data.knowing', say('lots.sayYouKnow', { doubt: OUT_DOUBT_WORDS[doubt] }));

@@ -7,6 +7,7 @@ import type { LotsState } from '@/core/lots/fold';
 import { isScreeningLot } from '@/core/lots/site-flows';
 import type { Entry } from '@/core/log/entry';
 import type { StoreState } from '@/core/mix/store';
+import type { SiteQuestion } from '@/core/status/open-questions';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { Locale } from '@/core/words/note';
 
@@ -16,6 +17,7 @@ export type LotsGiven = {
   readonly entries: readonly Entry[];
   readonly state: LotsState;
   readonly book: LotBook;
+  readonly questions: readonly SiteQuestion[];
   readonly store: StoreState;
   readonly board: readonly BatchSnapshot[];
   readonly locale: Locale;

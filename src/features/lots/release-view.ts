@@ -4,7 +4,7 @@ import { CROP_FAMILY_WORDS, RELEASE_ITEM_WORDS, TEST_WORDS, USE_WORDS } from '@/
 import { labValueText, limitAskText } from '@/core/lots/texts';
 import { dayText, joinParts, listText } from '@/core/quantity/format';
 import type { Standing } from '@/core/release/limits';
-import { latestDecision } from '@/core/status/lot-decision';
+import { isInQuestion, latestDecision } from '@/core/status/lot-decision';
 import type { AssessedUse } from '@/core/release/assess-release';
 import type { ReleaseItem, UseCaution, UseId } from '@/core/release/uses';
 import { nameOfMatter, type LotsGiven } from './matter';
@@ -35,10 +35,12 @@ export type DecisionView = {
   readonly words: string | null;
   readonly reasons: readonly string[];
   /** What is not met any more. */ readonly questions: readonly string[];
+  /** Whether that, or what speaks against its evidence, puts it in question. */
+  readonly inQuestion: boolean;
 };
 export function decisionView(given: LotsGiven, lot: string): DecisionView | null {
   const { state, book, locale } = given;
-  const standing = latestDecision(state, book, lot);
+  const standing = latestDecision(state, book, given.questions, lot);
   if (!standing) return null;
   const { entry: last, questions } = standing;
   const { decision, uses, reasons, words } = last.data;
@@ -56,6 +58,7 @@ export function decisionView(given: LotsGiven, lot: string): DecisionView | null
       say('lots.reasonLine', { item: RELEASE_ITEM_WORDS[r.item as ReleaseItem], words: r.words }),
     ),
     questions: questions.map((item) => RELEASE_ITEM_WORDS[item]),
+    inQuestion: isInQuestion(standing),
   };
 }
 

@@ -52,11 +52,11 @@ function lotRow(given: LotsGiven, id: string, due: readonly LotDue[]): LotRow {
     unheated: tracedShareText(raw),
     heated: standHeated({ empty: book.isEmpty(id), any, raw }),
     decision: decision
-      ? decision.questions.length > 0
+      ? decision.inQuestion
         ? say('lots.inQuestion')
         : DECISION_WORDS[decision.decision]
       : say('lots.notDecided'),
-    inQuestion: (decision?.questions.length ?? 0) > 0,
+    inQuestion: decision?.inQuestion ?? false,
     due: due.filter((d) => d.lot === id && d.due <= book.now).map(dueText),
     empty: book.isEmpty(id),
   };

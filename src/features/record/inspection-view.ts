@@ -69,7 +69,10 @@ export function inspectedBatch(
     whoMeasured: whoMeasured(state),
     withWhat: probes.length > 0 ? listText(probes) : say('record.noThermometer'),
     checked: checksOf(probes, site, timeZone),
-    missing: record.outcome.filter((o) => !o.met).map((o) => `${o.rule}: ${o.text}`),
+    missing: [
+      ...record.questions.open,
+      ...record.outcome.filter((o) => !o.met).map((o) => `${o.rule}: ${o.text}`),
+    ],
     record,
   };
 }

@@ -78,6 +78,7 @@ export type RecordDoc = {
   readonly rounds: Table;
   readonly works: Table;
   /** What does not fit in the log that it was made from. */ readonly faults: readonly string[];
+  /** What speaks against its evidence, open and settled. */ readonly questions: RecordQuestions;
   /** Where its matter went after the heat; null: nothing has left it, or only its file is at hand. */
   readonly after: Table | null;
   readonly corrections: Table;
@@ -99,6 +100,12 @@ export type RecordDoc = {
         })[];
       })
     | null;
+};
+
+/** What speaks against the evidence of a batch, in sentences: what nobody has settled yet, and what was settled by whom and why. */
+export type RecordQuestions = {
+  readonly open: readonly string[];
+  readonly settled: readonly string[];
 };
 
 /** The end of a log in words, and drawn as a QR code of so many modules a side; what it is for is said beside. */
@@ -149,6 +156,14 @@ const INPUT_WORD: Record<string, string> = {
 export const safeName = (code: string): string =>
   code.replace(/[^A-Za-z0-9_-]+/g, '-').slice(0, 40) || 'batch';
 
+/** What speaks against the evidence, under its titles; nothing: no part of it. */
+export const questionParts = ({
+  questions: { open, settled },
+}: Pick<RecordDoc, 'questions'>): (readonly [title: string, lines: readonly string[]])[] =>
+  [[say('status.toClearUp'), open] as const, [say('status.settled'), settled] as const].filter(
+    ([, lines]) => lines.length > 0,
+  );
+
 type Ask = {
   readonly state: BatchState;
   readonly site: SiteHead;
@@ -159,6 +174,7 @@ type Ask = {
   /** Where its matter went, as far as the site's log tells. */ readonly after?: Table | null;
   /** What does not fit in the log that it was made from; left out: nothing is known. */
   readonly faults?: readonly string[];
+  /** What speaks against its evidence; left out: only its file is at hand. */ readonly questions?: RecordQuestions;
   /** The store, for what went in; left out: as far as the batch's own entries tell. */ readonly store?: StoreState;
 };
 /** What the record's batch file is known by; `earlier`: the digest of the file of each earlier version of the batch's terms. */
@@ -658,6 +674,7 @@ export function recordDoc(ask: Ask): RecordDoc {
     works: worksTable(page),
     after: ask.after ?? null,
     faults: ask.faults ?? [],
+    questions: ask.questions ?? { open: [], settled: [] },
     corrections: correctionsTable(page),
     checks: checksTable(page),
     notCovered: notCoveredOf(page, assessment),

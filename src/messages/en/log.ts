@@ -447,6 +447,7 @@ export const enLog = {
   signedFrom: 'All entries from number {seq} on are signed',
   restored: 'A backup was brought back',
   restoredGaveUp: 'made {madeAt} UTC; entries {first} to {last} were given up',
+  questionClosed: 'Settled',
   faultNoted:
     '{n, plural, one {Took note of something that does} other {Took note of # things that do}} not fit in the log',
   witnessed: 'A device saw another log',

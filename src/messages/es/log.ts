@@ -449,6 +449,7 @@ export const esLog = {
   signedFrom: 'Todos los asientos desde el número {seq} están firmados',
   restored: 'Se recuperó una copia de seguridad',
   restoredGaveUp: 'hecha el {madeAt} UTC; se dejaron los asientos {first} a {last}',
+  questionClosed: 'Aclarado',
   faultNoted:
     '{n, plural, one {Se tomó nota de algo que no cuadra} many {Se tomó nota de # cosas que no cuadran} other {Se tomó nota de # cosas que no cuadran}} en el registro',
   witnessed: 'Un aparato vio otro registro',

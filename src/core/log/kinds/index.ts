@@ -74,6 +74,7 @@ import { lotPageKind } from './lot-page';
 import { signedFromKind } from './signed-from';
 import { restoredKind } from './restored';
 import { faultNotedKind } from './fault-noted';
+import { questionClosedKind } from './question-closed';
 
 /**
  * The one registry of what may stand in the log. A new kind is a file beside this one and a line here: lists, forms, texts and
@@ -138,6 +139,7 @@ export const ENTRY_KIND_REGISTRY = {
   'signed-from': signedFromKind,
   restored: restoredKind,
   'fault-noted': faultNotedKind,
+  'question-closed': questionClosedKind,
   inspection: inspectionKind,
   'site-map': siteMapKind,
   ambient: ambientKind,

@@ -13,6 +13,7 @@ type FormKind = Exclude<
   | 'signed-from'
   | 'restored'
   | 'fault-noted'
+  | 'question-closed'
 >;
 
 /**

@@ -50,6 +50,7 @@ export type BatchScreenProps = {
   readonly adopted: string | null;
   readonly actions: ReactNode;
   readonly kin: ReactNode;
+  /** What speaks against its evidence. */ readonly questions?: ReactNode;
   readonly verdicts: readonly VerdictView[];
   readonly chart: HeatChartData | null;
   readonly section: {
@@ -130,6 +131,7 @@ export function BatchScreen(p: BatchScreenProps) {
                 {say('batch.stillBeingBuiltClockStarts')}
               </p>
             )}
+            {p.questions}
             {lead && (
               <ul className="mt-2 flex flex-wrap gap-x-5 gap-y-2">
                 {[lead, ...others].map((v) => (

@@ -2,14 +2,22 @@
 import { say } from '@/messages/say';
 import { listText, lowerFirst, upperFirst } from '@/core/quantity/format';
 import Link from 'next/link';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Mark } from '@/charts/marks';
 import type { TodayTask, TodayView } from '../view';
 import { ChoreDone } from './ChoreDone';
 import { PutOff } from './PutOff';
 
 /** The day's work beside the yard: in order, with who, how long, and what does not fit. */
-export function Today({ view, by }: { view: TodayView; by: string }) {
+export function Today({
+  view,
+  by,
+  questions,
+}: {
+  view: TodayView;
+  by: string;
+  /** What is to be cleared up on the site. */ questions?: ReactNode;
+}) {
   const [off, setOff] = useState<TodayTask | null>(null);
   const [done, setDone] = useState<TodayTask | null>(null);
   return (
@@ -88,6 +96,7 @@ export function Today({ view, by }: { view: TodayView; by: string }) {
         );
       })}
       {view.groups.length === 0 && <p className="q mt-2">{say('day.nothingDueBeforeTomorrow')}</p>}
+      <div className="mt-3 empty:hidden">{questions}</div>
       <p className="mt-3 flex flex-wrap gap-x-5 gap-y-1 text-small">
         <Link prefetch={false} className="link" href="/plan">
           {say('day.theNextFourteenDays')}

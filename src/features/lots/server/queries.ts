@@ -39,8 +39,8 @@ export async function lotsGiven(s: Asking): Promise<LotsGiven> {
 }
 
 /** Why a lot should not go out; of a batch also how warm it was read, and how long ago. */
-function doubtOf(s: Asking, { state, book }: LotsGiven, id: string): LotRef['doubt'] {
-  const code = outDoubtOf(state, book, id);
+function doubtOf(s: Asking, { state, book, questions }: LotsGiven, id: string): LotRef['doubt'] {
+  const code = outDoubtOf(state, book, questions, id);
   if (code === null) return null;
   const batch = s.board.find((b) => (b.id as string) === id);
   const claim = batch && statusOfBatch(batch, s.now).claim;

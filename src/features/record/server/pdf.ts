@@ -1,6 +1,6 @@
 import { currentLanguage, say } from '@/messages/say';
 import PDFDocument from 'pdfkit';
-import type { LogEnd, RecordDoc, Table } from '../view';
+import { questionParts, type LogEnd, type RecordDoc, type Table } from '../view';
 import { drawChart } from './pdf-chart';
 import { face, NO_FIRST_FONT, registerFonts, type Doc, type Face } from '@/platform/pdf-face';
 import { itemAt } from '@/core/quantity/present';
@@ -291,6 +291,10 @@ export function recordPdf({ record, paper, file }: RecordToPrint): Promise<Uint8
   if (record.faults.length > 0) {
     para(pen, say('trust.doesNotFit'), { which: 'bold' });
     list(pen, record.faults, 8.5);
+  }
+  for (const [title, lines] of questionParts(record)) {
+    para(pen, title, { which: 'bold' });
+    list(pen, lines, 8.5);
   }
   para(pen, record.title, { size: 19, which: 'bold', gap: 1, role: 'H1' });
   para(pen, say('record.madeFromLogAtTime', { site: record.site, made: record.made }), {

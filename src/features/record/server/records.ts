@@ -13,7 +13,14 @@ import { speechOfSite, type Site } from '@/db/repositories/site';
 import { sha256 } from '@/platform/hash';
 import { now } from '@/platform/clock';
 import { log } from '@/platform/log';
-import { fileNameOf, lotsFileNameOf, recordDoc, safeName, type RecordDoc } from '../view';
+import {
+  fileNameOf,
+  lotsFileNameOf,
+  recordDoc,
+  safeName,
+  type RecordDoc,
+  type RecordQuestions,
+} from '../view';
 import {
   attachment,
   fileTextOf,
@@ -26,7 +33,10 @@ import {
 } from './files';
 import { PAPERS, recordPdf, type Paper } from './pdf';
 import { whenText } from '@/core/quantity/format';
-import { readSiteLots } from '@/entry/server/lot-book';
+import { readSiteLots, type SiteLots } from '@/entry/server/lot-book';
+import { isAbout } from '@/core/status/open-questions';
+import type { Locale } from '@/core/words/note';
+import { namesOf, questionLines } from '@/telling/status/questions';
 import { firstLineOf } from '@/entry/server/trust';
 import { lotsFileText } from '@/entry/server/lots-file';
 import { afterHeatTable } from '../after-heat';
@@ -45,6 +55,22 @@ type Made = {
     string
   >;
 };
+
+/** What speaks against the evidence of a batch as of a moment, in sentences. */
+function questionsFor(
+  id: string,
+  { state, questions }: SiteLots,
+  board: readonly BatchSnapshot[],
+  locale: Locale,
+): RecordQuestions {
+  const own = questions.filter((q) => isAbout(q, id) && q.since <= locale.now);
+  const lines = questionLines(own, namesOf(board, state), locale);
+  const isSettled = (i: number): boolean => (own[i]?.closed?.at ?? Infinity) <= locale.now;
+  return {
+    open: lines.filter((_, i) => !isSettled(i)).map((l) => l.text),
+    settled: lines.filter((_, i) => isSettled(i)).map((l) => `${l.text} ${l.settled}`),
+  };
+}
 
 async function make(site: Site, id: string, at: number, unit: 'C' | 'F'): Promise<Made | null> {
   const logged = await loggedAt(site, id, at);
@@ -84,6 +110,9 @@ async function make(site: Site, id: string, at: number, unit: 'C' | 'F'): Promis
       store: foldStore((await logRepo(theDb()).ofStore(site.id)).filter((e) => e.recordedAt <= at)),
       after,
       faults: logged.faults,
+      questions: questionsFor(id, lots, await snapshotRepo(theDb()).board(site, at), {
+        ...{ timeZone: site.timeZone, unit, now: at },
+      }),
       ...about,
     }),
   };

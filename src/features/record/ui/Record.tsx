@@ -1,6 +1,6 @@
 import { say } from '@/messages/say';
 import { HeatChart } from '@/charts/HeatChart';
-import type { LogEnd, RecordDoc, Table } from '../view';
+import { questionParts, type LogEnd, type RecordDoc, type Table } from '../view';
 
 /** Rows as they are printed. */
 export function PrintTable({ table, label }: { table: Table; label: string }) {
@@ -58,6 +58,18 @@ export function HeatRecord({ record }: { record: RecordDoc }) {
           ))}
         </div>
       )}
+      {questionParts(record).map(([title, lines]) => (
+        <div
+          key={title}
+          className="border-[1.6px] border-ink px-3 py-2 mb-3"
+          data-testid="record-questions"
+        >
+          <p className="font-semibold">{title}</p>
+          {lines.map((line) => (
+            <p key={line}>{line}</p>
+          ))}
+        </div>
+      ))}
       <h1>{record.title}</h1>
       <p className="q mt-1">
         {say('record.madeFromLogAtTime', { site: record.site, made: record.made })}

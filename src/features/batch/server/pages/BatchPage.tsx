@@ -20,6 +20,8 @@ import { FIRST_LINES } from '@/features/log/view';
 import { LogList } from '@/features/log/ui/LogList';
 import { placedHeaps } from '@/entry/placed';
 import { logLines } from '@/features/log/view';
+import { loadOpenAbout } from '@/features/questions/server/queries';
+import { OpenQuestions } from '@/features/questions/ui/OpenQuestions';
 import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
 
@@ -76,6 +78,7 @@ export async function BatchPage({ params }: { params: Promise<{ id: string }> })
         actions={actions}
         links={!b.building && <BatchLinks id={id} />}
         went={built && <FeedstockAddedList view={built} />}
+        questions={<OpenQuestions lines={await loadOpenAbout(s, id)} />}
         kin={<Kin ties={kinOf(id, s.board, s.site.timeZone)} />}
         logBar={<LogBar heap={heap} building={b.building} />}
         log={

@@ -1,9 +1,17 @@
 import { notFound } from 'next/navigation';
 import { LotScreen } from '../../ui/LotScreen';
 import { lotPageView } from '../../view';
+import type { LotsGiven } from '../../matter';
 import { lotRefOf, lotsGiven } from '../queries';
+import { OpenQuestions } from '@/features/questions/ui/OpenQuestions';
+import { openAbout } from '@/core/status/open-questions';
+import { namesOf, questionLines } from '@/telling/status/questions';
 import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
+
+/** What speaks against the evidence of a lot, in words. */
+const openLines = ({ questions, board, state, locale }: LotsGiven, id: string) =>
+  questionLines(openAbout(questions, id), namesOf(board, state), locale);
 
 export async function LotPage({ params }: { params: Promise<{ id: string }> }) {
   const [{ id }, s] = [await params, await loadPageContext()];
@@ -12,6 +20,9 @@ export async function LotPage({ params }: { params: Promise<{ id: string }> }) {
   if (!page) notFound();
   return (
     <PageShell s={s} place="lots">
+      <div className="px-5 max-sm:px-4 pt-4 max-w-[1080px] empty:hidden">
+        <OpenQuestions lines={openLines(given, id)} />
+      </div>
       <LotScreen page={page} lot={lotRefOf(s, given, id)} />
     </PageShell>
   );

@@ -14,6 +14,9 @@ import { lotsGiven } from '@/features/lots/server/queries';
 import { LotPiles } from '@/features/lots/ui/LotPiles';
 import { lotPiles, lotTasks, type LotPile } from '@/features/lots/view';
 import { storeDue } from '@/features/store/server/queries';
+import { isOpen } from '@/core/status/open-questions';
+import { OpenQuestions } from '@/features/questions/ui/OpenQuestions';
+import { namesOf, questionLines, type QuestionLine } from '@/telling/status/questions';
 import { filterOf, queryOf, type YardFilter } from '../../filter';
 import { yardScreen } from '../../view';
 
@@ -23,6 +26,7 @@ type Shown = {
   readonly screen: ReturnType<typeof yardScreen>;
   /** Null: nothing is due. */ readonly day: TodayView | null;
   readonly piles: readonly LotPile[];
+  /** What is to be cleared up on the site. */ readonly questions: readonly QuestionLine[];
 };
 const shown = createSharedWork<Shown>();
 
@@ -40,6 +44,7 @@ async function workOut(s: PageContext, wholeDay: boolean, filter: YardFilter): P
   return {
     screen: yardScreen(s.board, s.locale, filter),
     piles: lotPiles(lots),
+    questions: questionLines(lots.questions.filter(isOpen), namesOf(s.board, lots.state), s.locale),
     day: status.tasks.length > 0 || s.board.length > 0 ? (wholeDay ? day : shortenDay(day)) : null,
   };
 }
@@ -69,8 +74,9 @@ export async function YardPage({
 }) {
   const [asked, s] = [await searchParams, await loadPageContext()];
   const filter = filterAsked(asked, s.prefs.yard);
-  const { screen, day, piles } = await loadShown(s, asked.day === 'all', filter);
-  const today = day && <Today view={day} by={s.prefs.by} />;
+  const { screen, day, piles, questions } = await loadShown(s, asked.day === 'all', filter);
+  const open = <OpenQuestions lines={questions} touches />;
+  const today = day && <Today view={day} by={s.prefs.by} questions={open} />;
   const sky = (
     <AirStrip
       air={s.air}
