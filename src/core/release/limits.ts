@@ -1,3 +1,4 @@
+import { analyteOf, convertShare } from './analytes';
 import type { Instant } from '../quantity/instant';
 import { isAtMost } from '../maturity/outcome';
 
@@ -59,8 +60,10 @@ export type LimitLine = {
 type Figure = { readonly n: number; readonly mark: '<' | '>' | null };
 /** The figure of a result in the unit and basis of a limit; null: it cannot be compared. Only fresh matter is worked out to dry. */
 function figureFor(result: LabResult, limit: LabLimit, solidsPct: number | null): Figure | null {
-  if (result.value.is !== 'figure' || result.unit !== limit.unit) return null;
-  const { n, mark } = result.value;
+  if (result.value.is !== 'figure') return null;
+  const { mark } = result.value;
+  const n = convertShare(result.value.n, result.unit, limit.unit);
+  if (n === null) return null;
   if (limit.basis === null || result.basis === limit.basis) return { n, mark };
   if (result.basis !== 'fresh' || limit.basis !== 'dry' || solidsPct === null || solidsPct <= 0)
     return null;
@@ -126,12 +129,9 @@ function standPlan(
   return count(overSmall, 'not-met') + count(overSmall, 'unknown') > c ? 'unknown' : 'met';
 }
 
-/** Names of analytes are compared without regard to case, and British and American spelling alike. */
-const tidy = (analyte: string): string => analyte.trim().toLowerCase().replace('faecal', 'fecal');
-
 /** How one limit stands: by the latest sample that names the analyte, and in it by the worst of its results. */
 function standLimit(limit: LabLimit, samples: readonly LabSample[]): LimitLine {
-  const isOf = (r: LabResult): boolean => tidy(r.analyte) === tidy(limit.analyte);
+  const isOf = (r: LabResult): boolean => analyteOf(r.analyte) === analyteOf(limit.analyte);
   const named = samples.filter((s) => s.results.some(isOf));
   const latest = named.reduce<LabSample | null>((a, b) => (a && a.at >= b.at ? a : b), null);
   if (!latest) return { limit, standing: 'unknown', sample: null, results: [] };

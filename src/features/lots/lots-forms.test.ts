@@ -95,6 +95,19 @@ describe('a reading of a test', () => {
 });
 
 describe('results of a laboratory', () => {
+  test.each([
+    ['dry matter', 'dry'],
+    ['DM', 'dry'],
+    ['d.w.', 'dry'],
+    ['As received', 'fresh'],
+    ['fresh weight', 'fresh'],
+    ['', ''],
+    ['ash-free', 'unread'],
+  ])('a basis ‘%s’ on a pasted sheet is %s', (basis, is) =>
+    expect(readLabCsv(`analyte,value,unit,basis\nlead,12,mg/kg,${basis}`)[0]!.basis).toBe(is),
+  );
+  test('what a value is a share of is asked for where the sheet’s word is not understood', () =>
+    expect(resultOf({ analyte: 'Pb', value: '12', unit: 'mg/kg', basis: 'unread' })).toBeNull());
   const line = (value: string) =>
     resultOf({ analyte: 'Pb', value, unit: 'mg/kg', basis: 'dry' })?.value;
   test.each([

@@ -241,6 +241,7 @@ export const enLots = {
   analyte: 'What was measured',
   value: 'Value',
   unit: 'Unit',
+  basisNotUnderstood: 'Choose: dry or fresh?',
   basisLabel: 'Of',
   asReported: 'as reported',
   dryMatter: 'dry matter',

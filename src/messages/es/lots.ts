@@ -241,6 +241,7 @@ export const esLots = {
   analyte: 'Qué se midió',
   value: 'Valor',
   unit: 'Unidad',
+  basisNotUnderstood: 'Elige: ¿seco o fresco?',
   basisLabel: 'De',
   asReported: 'como viene',
   dryMatter: 'materia seca',

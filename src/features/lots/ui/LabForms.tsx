@@ -6,7 +6,7 @@ import { typed } from '@/core/quantity/typed-number';
 import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
-import { readLabCsv, resultOf, type LabLine } from './lab-draft';
+import { isReadable, readLabCsv, resultOf, type LabLine } from './lab-draft';
 import { BasisSelect, NoteField, refOf, useLotEntry, wordsIn, type LotFormProps } from './parts';
 
 /** A sample for a laboratory: drawn from several places, mixed, cooled. */
@@ -88,7 +88,9 @@ function ResultLine({ line, onChange }: { line: LabLine; onChange: (l: LabLine) 
         label={say('lots.value')}
         value={line.value}
         onChange={(e) => onChange({ ...line, value: e.target.value })}
-        problem={line.value.trim() !== '' && !resultOf(line) ? say('lots.typeAsSheet') : undefined}
+        problem={
+          line.value.trim() !== '' && !isReadable(line.value) ? say('lots.typeAsSheet') : undefined
+        }
       />
       <Field
         label={say('lots.unit')}

@@ -7,7 +7,8 @@ export type LabLine = {
   readonly analyte: string;
   /** As on the sheet: `12.5`, `< 5`, `> 1000`, `absent`. */ readonly value: string;
   readonly unit: string;
-  readonly basis: Basis | '';
+  /** `unread`: the sheet says something that is not understood. */ readonly basis:
+    Basis | '' | 'unread';
 };
 
 /** Words for what was looked for and not found, and for what was, as laboratories write them. */
@@ -27,16 +28,32 @@ function valueOf(text: string): LabResult['value'] | null {
   };
 }
 
+/** Whether a value is one as laboratories write them. */
+export const isReadable = (value: string): boolean => valueOf(value) !== null;
+
 /** The result that a line stands for; null: something is missing, or the value cannot be read. */
 export function resultOf({ analyte, value, unit, basis }: LabLine): LabResult | null {
   const read = valueOf(value);
-  if (analyte.trim() === '' || unit.trim() === '' || read === null) return null;
+  if (analyte.trim() === '' || unit.trim() === '' || read === null || basis === 'unread')
+    return null;
   return {
     analyte: analyte.trim(),
     value: read,
     unit: unit.trim(),
     basis: basis === '' ? null : basis,
   };
+}
+
+/** What laboratories write of dry and of fresh matter (common practice). */
+const DRY = /^(dry|dry matter|dry weight|dry basis|d\.?m\.?|d\.?w\.?|seco|materia seca|m\.?s\.?)$/i;
+const FRESH =
+  /^(fresh|fresh matter|fresh weight|wet|wet weight|as received|as is|f\.?m\.?|f\.?w\.?|fresco|materia fresca|m\.?f\.?)$/i;
+
+/** What a value is a share of; `''`: nothing is said. @returns `unread` where something is said that is not understood */
+function basisOf(text: string): LabLine['basis'] {
+  const tidy = text.trim();
+  if (tidy === '') return '';
+  return DRY.test(tidy) ? 'dry' : FRESH.test(tidy) ? 'fresh' : 'unread';
 }
 
 /** Lines of a table with a header that names analyte, value, unit and basis; columns that are not there stay empty. */
@@ -47,14 +64,13 @@ export function readLabCsv(text: string): LabLine[] {
     transformHeader: (h) => h.trim().toLowerCase(),
   });
   return data.flatMap((row) => {
-    const basis = (row.basis ?? '').trim().toLowerCase();
     return row.analyte && row.value
       ? [
           {
             analyte: row.analyte.trim(),
             value: row.value.trim(),
             unit: (row.unit ?? '').trim(),
-            basis: basis === 'dry' || basis === 'fresh' ? basis : ('' as const),
+            basis: basisOf(row.basis ?? ''),
           },
         ]
       : [];

@@ -211,7 +211,7 @@ export const BasisSelect = ({
   value,
   onChange,
 }: {
-  value: Basis | '';
+  /** `unread`: a sheet says something else, so one is asked for. */ value: Basis | '' | 'unread';
   onChange: (basis: Basis | '') => void;
 }) => (
   <label className="label">
@@ -221,6 +221,11 @@ export const BasisSelect = ({
       value={value}
       onChange={(e) => onChange(e.target.value as Basis | '')}
     >
+      {value === 'unread' && (
+        <option value="unread" disabled>
+          {say('lots.basisNotUnderstood')}
+        </option>
+      )}
       <option value="">{say('lots.asReported')}</option>
       <option value="dry">{say('lots.dryMatter')}</option>
       <option value="fresh">{say('lots.freshMatter')}</option>
