@@ -543,3 +543,27 @@ test('a thermometer that was found off is open on what was read with it, until i
   expect((await settle(question!.id)).answer).toMatchObject({ ok: false });
   expect((await questionsNow())[0]!.closed).toMatchObject({ by: 'Mo' });
 });
+
+test('a check that was a slip is voided, with what that does said first', async () => {
+  const { voidEffects } = await import('@/features/instruments/server/queries');
+  const id = await heap('Slipped', 120, 57, {}, 'T7');
+  const isMet = async (): Promise<boolean> => (await snapshot(id)).rules[0]!.provenAt !== null;
+  expect(await isMet()).toBe(true);
+  const check = await ok(
+    null as never,
+    'probe-check',
+    { probe: 'T7', referenceC: 0, readC: 4.2, how: 'ice' },
+    118,
+  );
+  expect(await isMet()).toBe(false);
+  expect(await voidEffects(site, check)).toMatchObject({
+    heaps: 1,
+    counts: [{ heap: 'Slipped', effects: [{ costs: false, text: expect.stringMatching(/met/) }] }],
+  });
+  expect(await isMet()).toBe(false);
+  await ok(null as never, 'correction', { target: check, reason: 'read in the wrong cup' }, 0);
+  expect(await isMet()).toBe(true);
+  const kept = (await snapshotRepo(t.app).board(site, Date.now())).find((b) => b.id === id);
+  expect(kept!.rules[0]!.provenAt).not.toBeNull();
+  expect(await voidEffects(site, check)).toBeNull();
+});

@@ -12,9 +12,9 @@ export type Calibration = {
 };
 
 /** Checks of one probe in groups of at most 2 hours after the first; later ones than asOf are left out first (contract, section 3). */
-export function groupChecks(checks: readonly ProbeCheck[], asOf: Instant): ProbeCheck[][] {
+export function groupChecks<C extends ProbeCheck>(checks: readonly C[], asOf: Instant): C[][] {
   const known = checks.filter((check) => check.at <= asOf).sort((x, y) => x.at - y.at);
-  const groups: ProbeCheck[][] = [];
+  const groups: C[][] = [];
   for (const check of known) {
     const open = groups.at(-1);
     if (open && check.at - firstOf(open).at <= 2 * MS.hour) open.push(check);

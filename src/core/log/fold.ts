@@ -125,7 +125,7 @@ type RuleVersion = {
 
 /** What the site's own entries say: thermometers, air, rules and policy. */
 export type SiteState = {
-  readonly probes: ReadonlyMap<string, readonly ProbeCheck[]>;
+  readonly probes: ReadonlyMap<string, readonly LoggedCheck[]>;
   readonly ambient: readonly {
     readonly at: Instant;
     readonly value: number;
@@ -160,6 +160,8 @@ export type SiteState = {
   readonly chores: ReadonlyMap<string, { readonly at: Instant; readonly by: string }>;
 };
 
+/** A check of a thermometer, with the entry that brought it. */
+export type LoggedCheck = ProbeCheck & { readonly entry: EntryId };
 export type QuestionClosed = {
   readonly at: Instant;
   readonly by: string;
@@ -356,7 +358,7 @@ function readingsOf(
 /** Folds the site's own entries. */
 export function foldSite(entries: readonly Entry[]): SiteState {
   const struck = new Set(entries.flatMap((e) => (e.kind === 'correction' ? [e.data.target] : [])));
-  const probes = new Map<string, ProbeCheck[]>();
+  const probes = new Map<string, LoggedCheck[]>();
   const ambient: { at: Instant; value: number; unit: 'C' | 'F' }[] = [];
   const terms: SiteTerms[] = [];
   const rules = new Map<string, RuleVersion[]>();
@@ -400,7 +402,8 @@ export function foldSite(entries: readonly Entry[]): SiteState {
       chores.set(e.data.chore, { at: e.at, by });
     if (e.kind === 'probe-check') {
       if (!instruments.has(e.data.probe)) instruments.set(e.data.probe, null);
-      const check = { at: e.at, referenceC: e.data.referenceC, readC: e.data.readC };
+      const { referenceC, readC } = e.data;
+      const check = { at: e.at, referenceC, readC, entry: e.id };
       const list = probes.get(e.data.probe);
       if (list) list.push(check);
       else probes.set(e.data.probe, [check]);

@@ -1,9 +1,8 @@
 import { groupChecks } from '../evidence/calibration';
 import { isOff } from '../evidence/drift';
-import type { ProbeCheck } from '../evidence/types';
 import type { AssessedRule } from '../evidence/verdict';
 import type { SiteHead } from '../formats/batch-file-of';
-import type { BatchState, SiteState } from '../log/fold';
+import type { BatchState, LoggedCheck, SiteState } from '../log/fold';
 import { firstOf, lastOf } from '../quantity/present';
 import { MS, type Instant } from '../quantity/instant';
 import { assessBatch, type BatchAssessment } from './assess-batch';
@@ -30,17 +29,17 @@ export type CheckDoubt = {
 const LEAST_LOST_HOURS = 1 / 60;
 
 /** How far the first of a group of checks that was out of promise lay off. */
-const offOf = (group: readonly ProbeCheck[], accuracyK: number | undefined): number | null => {
+const offOf = (group: readonly LoggedCheck[], accuracyK: number | undefined): number | null => {
   const off = group.find((c) => isOff(c, accuracyK));
   return off ? off.readC - off.referenceC : null;
 };
 
 /** The checks as if one group of them had been made right after the group before it. */
 function checksMovedBack(
-  checks: readonly ProbeCheck[],
-  group: readonly ProbeCheck[],
+  checks: readonly LoggedCheck[],
+  group: readonly LoggedCheck[],
   since: Instant | null,
-): ProbeCheck[] {
+): LoggedCheck[] {
   const first = firstOf(group).at;
   // Beyond two hours, so that the two groups are not taken for one.
   const from = since === null ? 0 : Math.min(first, since + 2 * MS.hour + 1);

@@ -14,7 +14,7 @@ export const probeCheckKind = describeKind({
     certain: z.boolean().optional(),
   }),
   scope: 'site',
-  correction: 'none',
+  correction: 'strike',
   inherited: false,
   fileEvent: null,
   clocks: 'evidence',

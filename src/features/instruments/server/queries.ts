@@ -2,7 +2,10 @@ import { readBatchState } from '@/db/repositories/states';
 import { driftOf, checkDue, isOff } from '@/core/evidence/drift';
 import type { BatchRule } from '@/core/snapshot/assess-batch';
 import { assessBatch } from '@/core/snapshot/assess-batch';
-import { foldSite, type SiteState } from '@/core/log/fold';
+import type { ProbeCheck } from '@/core/evidence/types';
+import { requireEntryId } from '@/core/log/ids';
+import { foldSite, type LoggedCheck, type SiteState } from '@/core/log/fold';
+import { MS } from '@/core/quantity/instant';
 import { soonText, dayText } from '@/core/quantity/format';
 import { boilingPointC } from '@/core/quantity/water';
 import type { Locale } from '@/core/words/note';
@@ -12,6 +15,7 @@ import { logRepo } from '@/db/repositories/log';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import type { Site } from '@/db/repositories/site';
 import { now as clockNow } from '@/platform/clock';
+import { newId } from '@/platform/ids';
 import { effectsOf, type Effect } from '@/entry/effects';
 
 /** Thermometers of the site: what they are, how their checks went, what is due. */
@@ -28,6 +32,7 @@ export async function instrumentScreen(site: Site, { timeZone, now }: Locale) {
         due: due === null ? null : { text: dayText(timeZone, due), late: due <= now },
         drift: driftOf(checks, now),
         checks: checks.map((c) => ({
+          entry: c.entry,
           when: soonText(timeZone, c.at, now),
           referenceC: c.referenceC,
           readC: c.readC,
@@ -43,56 +48,76 @@ export async function instrumentScreen(site: Site, { timeZone, now }: Locale) {
   };
 }
 
-type NewCheck = {
-  readonly probe: string;
-  readonly referenceC: number;
-  readonly readC: number;
-  readonly at: number;
-};
+/** A check that is not logged yet. */
+type NewCheck = ProbeCheck & { readonly probe: string };
 
-const told = (list: readonly Effect[]): Effect[] => list.filter((e) => !e.none);
+const changesOf = (list: readonly Effect[]): Effect[] => list.filter((e) => !e.none);
 
-/** What a check of a thermometer would do to the verdicts of every heap that was read with it. */
-export async function checkEffects(site: Site, check: NewCheck): Promise<CheckPreview> {
+/** The site with other checks of one thermometer. */
+const withChecks = (
+  siteState: SiteState,
+  probe: string,
+  checks: readonly LoggedCheck[],
+): SiteState => ({ ...siteState, probes: new Map(siteState.probes).set(probe, checks) });
+
+/** What other checks of a thermometer would make of the rules of each batch that was read with it, one list for each change. */
+async function effectsOnBatches(
+  site: Site,
+  siteState: SiteState,
+  probe: string,
+  changed: readonly SiteState[],
+): Promise<{ readonly heaps: number; readonly lists: readonly CheckEffect[][] }> {
   const at = clockNow();
-  const repo = logRepo(theDb());
-  const [siteState, ids] = [foldSite(await repo.ofSite(site.id)), await repo.batchIds(site.id)];
-  const before = (siteState.probes.get(check.probe) ?? []).filter((c) => c.at < check.at);
-  const last = before.length > 0 ? Math.max(...before.map((c) => c.at)) : null;
-  const withCheck = (when: number): SiteState => ({
-    ...siteState,
-    probes: new Map([
-      ...siteState.probes,
-      [
-        check.probe,
-        [
-          ...(siteState.probes.get(check.probe) ?? []),
-          { at: when, referenceC: check.referenceC, readC: check.readC },
-        ],
-      ],
-    ]),
-  });
-  // Two hours after the check before it, so that the two are not taken for one.
-  const [asDated, everSince] = [
-    withCheck(check.at),
-    withCheck(last === null ? 0 : Math.min(check.at, last + 2 * 3_600_000 + 1)),
-  ];
-  const counts: CheckEffect[] = [];
-  const doubts: CheckEffect[] = [];
+  const lists = changed.map((): CheckEffect[] => []);
   let heaps = 0;
-  for (const id of ids) {
+  for (const id of await logRepo(theDb()).batchIds(site.id)) {
     const state = await readBatchState(theDb(), id);
-    if (!state?.readings.some((r) => r.probe === check.probe)) continue;
+    if (!state?.readings.some((r) => r.probe === probe)) continue;
     heaps += 1;
     const assessed = (s: SiteState): readonly BatchRule[] =>
       assessBatch(state, site, s, at)?.rules ?? [];
     const [was, heap] = [assessed(siteState), state.opened.name ?? state.opened.code];
-    const [now, since] = [
-      told(effectsOf(was, assessed(asDated), heap)),
-      told(effectsOf(was, assessed(everSince), heap)),
-    ];
-    if (now.length > 0) counts.push({ heap, effects: now });
-    if (since.length > 0) doubts.push({ heap, effects: since });
+    changed.forEach((s, i) => {
+      const effects = changesOf(effectsOf(was, assessed(s), heap));
+      if (effects.length > 0) lists[i]?.push({ heap, effects });
+    });
   }
+  return { heaps, lists };
+}
+
+/** What a check of a thermometer would do to the verdicts of every batch that was read with it. */
+export async function checkEffects(
+  site: Site,
+  { probe, ...check }: NewCheck,
+): Promise<CheckPreview> {
+  const siteState = foldSite(await logRepo(theDb()).ofSite(site.id));
+  const checks = siteState.probes.get(probe) ?? [];
+  const entry = requireEntryId(newId());
+  const before = checks.filter((c) => c.at < check.at);
+  const last = before.length > 0 ? Math.max(...before.map((c) => c.at)) : null;
+  // Two hours after the check before it, so that the two are not taken for one.
+  const everSince = last === null ? 0 : Math.min(check.at, last + 2 * MS.hour + 1);
+  const { heaps, lists } = await effectsOnBatches(
+    site,
+    siteState,
+    probe,
+    [check.at, everSince].map((at) =>
+      withChecks(siteState, probe, [...checks, { ...check, entry, at }]),
+    ),
+  );
+  const [counts = [], doubts = []] = lists;
   return { since: last === null ? null : dayText(site.timeZone, last), counts, doubts, heaps };
+}
+
+/** What voiding a check would do to them. Null: it does not stand in the log. */
+export async function voidEffects(site: Site, entry: string): Promise<CheckPreview | null> {
+  const siteState = foldSite(await logRepo(theDb()).ofSite(site.id));
+  const found = [...siteState.probes].find(([, list]) => list.some((c) => c.entry === entry));
+  if (!found) return null;
+  const [probe, checks] = found;
+  const rest = checks.filter((c) => c.entry !== entry);
+  const { heaps, lists } = await effectsOnBatches(site, siteState, probe, [
+    withChecks(siteState, probe, rest),
+  ]);
+  return { since: null, counts: lists[0] ?? [], doubts: [], heaps };
 }

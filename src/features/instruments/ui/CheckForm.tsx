@@ -1,18 +1,17 @@
 'use client';
 import { say } from '@/messages/say';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { toCelsius } from '@/core/units/units';
 import { boilingPointC } from '@/core/quantity/water';
 import { Choices } from '@/ui/Choices';
 import { ConfirmBox } from '@/ui/ConfirmBox';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
-import { askServer } from '@/ui/ask-server';
-import type { CheckEffect, CheckPreview } from '../check-preview';
 import { isImplausibleCheck } from '@/core/evidence/drift';
 import { implausibleCheckText } from '@/telling/status/thermometer';
 import { KeepBar, WhenAndWho } from '@/entry/ui/parts';
 import { useEntry, type HeapRef } from '@/entry/ui/useEntry';
+import { CheckEffects, useCheckPreview } from './CheckEffects';
 import { type InstrumentLine, number, temp } from './instrumentParts';
 
 const STEPS = {
@@ -77,7 +76,9 @@ export function CheckForm({
         ...(doubted && certain ? { certain } : {}),
       }
     : null;
-  const preview = useCheckPreview(data, entry.at);
+  const preview = useCheckPreview(
+    ready ? { probe: line.name, referenceC, readC, at: entry.at } : null,
+  );
   const off = ready ? readC - referenceC : 0;
   const accuracy = line.known?.accuracyK ?? 1;
   return (
@@ -179,107 +180,5 @@ export function CheckForm({
         onKeep={() => data && entry.save(data)}
       />
     </>
-  );
-}
-
-const PAUSE_MS = 350;
-
-function useCheckPreview(
-  data: { probe: string; referenceC: number; readC: number } | null,
-  at: string | null,
-): CheckPreview | 'asking' | null {
-  const text =
-    data === null
-      ? null
-      : JSON.stringify({ probe: data.probe, referenceC: data.referenceC, readC: data.readC, at });
-  const [held, setHeld] = useState<{ text: string | null; answer: CheckPreview | null }>({
-    text: null,
-    answer: null,
-  });
-  useEffect(() => {
-    let current = true;
-    const timer = setTimeout(() => {
-      if (text !== null)
-        askServer<CheckPreview | null>('/api/ask/check', JSON.parse(text) as object).then(
-          (answer) => {
-            if (current) setHeld({ text, answer });
-          },
-          () => {
-            if (current) setHeld({ text, answer: null });
-          },
-        );
-    }, PAUSE_MS);
-    return () => {
-      current = false;
-      clearTimeout(timer);
-    };
-  }, [text]);
-  return held.text === text ? held.answer : 'asking';
-}
-
-const EffectList = ({ list }: { list: readonly CheckEffect[] }) => (
-  <ul>
-    {list.map((h) => (
-      <li key={h.heap} className="text-small leading-[1.35]">
-        <b className="font-semibold">{h.heap}</b>:{' '}
-        {h.effects.map((e) => `${e.rule}: ${e.text}`).join(' ')}
-      </li>
-    ))}
-  </ul>
-);
-
-/** What the check does from now on, and what it puts in doubt behind. */
-function CheckEffects({ preview }: { preview: CheckPreview | 'asking' | null }) {
-  if (preview === 'asking')
-    return (
-      <p className="hint" aria-live="polite">
-        {say('instruments.workingOutEffectOnEvery')}
-      </p>
-    );
-  if (preview === null)
-    return (
-      <p className="hint" aria-live="polite">
-        {say('instruments.theServerDoesNotAnswer')}
-      </p>
-    );
-  const { counts, doubts, since, heaps } = preview;
-  return (
-    <div
-      aria-live="polite"
-      data-testid="check-effects"
-      className={`border-[1.6px] border-ink px-3 py-2 flex flex-col gap-2 ${counts.some((h) => h.effects.some((e) => e.costs)) ? 'bg-marker' : 'bg-paper'}`}
-    >
-      {counts.length === 0 ? (
-        <p>
-          {say('instruments.savedAsCorrectsReadingsFrom', {
-            heaps: heaps === 0 ? 'noHeap' : 'other',
-          })}
-        </p>
-      ) : (
-        <>
-          <p className="font-semibold">{say('instruments.savedAsChanges')}</p>
-          <EffectList list={counts} />
-        </>
-      )}
-      {doubts.length > 0 && (
-        <>
-          <p className="font-semibold">
-            {say('instruments.ifWasAsFarOff', {
-              since: since ?? say('instruments.itWasFirstUsed'),
-            })}
-          </p>
-          <EffectList list={doubts} />
-          <p className="text-hint">{say('instruments.thisChangesNothingByItself')}</p>
-        </>
-      )}
-      {doubts.length === 0 && heaps > 0 && (
-        <p className="text-hint">
-          {say('instruments.evenIfWasAsFar', {
-            since: since ?? say('instruments.itWasFirstUsed'),
-            heaps,
-          })}
-        </p>
-      )}
-    </div>
   );
 }

@@ -9,14 +9,16 @@ import { KeepBar, WhoField } from '@/entry/ui/parts';
 import { useEntry, type HeapRef } from '@/entry/ui/useEntry';
 import { InstrumentForm } from './InstrumentForm';
 import { CheckForm } from './CheckForm';
+import { VoidCheckForm } from './VoidCheckForm';
 import { AltitudeForm, AirForm } from './SiteAirForms';
 import { type InstrumentLine, type Props, temp, day, facts } from './instrumentParts';
 
 /** Thermometers with their checks and how their error moves, and the air: what belongs to the site and not to one heap. */
 /** What is done with a thermometer; no line: a new one is described. */
 type OpenSheet = {
-  readonly kind: 'check' | 'edit' | 'out' | 'back';
+  readonly kind: 'check' | 'edit' | 'out' | 'back' | 'void';
   readonly line: InstrumentLine | null;
+  /** The check that is to be voided. */ readonly check?: InstrumentLine['checks'][number];
 };
 
 function titleOf({ kind, line }: OpenSheet): string {
@@ -26,6 +28,7 @@ function titleOf({ kind, line }: OpenSheet): string {
     edit: say('instruments.detailsOf', { name: line.name }),
     out: say('instruments.takeOutOfService', { name: line.name }),
     back: say('instruments.putBackInService', { name: line.name }),
+    void: say('instruments.voidCheckOf', { name: line.name }),
   };
   return titles[kind];
 }
@@ -139,14 +142,21 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
                     {say('instruments.checks', { checks: line.checks.length })}
                   </summary>
                   <ul className="q text-hint">
-                    {line.checks.map((c, i) => (
-                      <li key={i}>
+                    {line.checks.map((c) => (
+                      <li key={c.entry}>
                         {say('instruments.readAtOutofOutsideAccuracy', {
                           when: c.when,
                           readC: temp(c.readC, line.known?.unit ?? site.unit),
                           referenceC: temp(c.referenceC, line.known?.unit ?? site.unit),
                           off: c.off ? 'outOf' : 'other',
-                        })}
+                        })}{' '}
+                        <button
+                          type="button"
+                          className="link min-h-[36px] pointer-coarse:min-h-target"
+                          onClick={() => setSheet({ kind: 'void', line, check: c })}
+                        >
+                          {say('instruments.voidThisCheck')}
+                        </button>
                       </li>
                     ))}
                   </ul>
@@ -171,7 +181,9 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
         title={sheet ? titleOf(sheet) : ''}
       >
         {sheet && (
-          <DraftScope name={`thermometer ${sheet.line?.name ?? 'new'} ${sheet.kind}`}>
+          <DraftScope
+            name={`thermometer ${sheet.line?.name ?? 'new'} ${sheet.kind} ${sheet.check?.entry ?? ''}`}
+          >
             {sheet.kind === 'check' && (
               <CheckForm line={sheet.line!} altitudeM={altitudeM} site={site} onDone={close} />
             )}
@@ -182,6 +194,9 @@ export function Instruments({ list, altitudeM, settings, site, now }: Props) {
                 site={site}
                 onDone={close}
               />
+            )}
+            {sheet.kind === 'void' && sheet.check && (
+              <VoidCheckForm line={sheet.line!} check={sheet.check} site={site} onDone={close} />
             )}
             {sheet.kind === 'out' && <OutForm line={sheet.line!} site={site} onDone={close} />}
             {sheet.kind === 'back' && sheet.line?.known && (

@@ -14,6 +14,7 @@ export type InstrumentLine = {
   readonly due: { readonly text: string; readonly late: boolean } | null;
   readonly drift: readonly DriftPoint[];
   readonly checks: readonly {
+    readonly entry: string;
     readonly when: string;
     readonly referenceC: number;
     readonly readC: number;
