@@ -49,6 +49,6 @@ for _ in $(seq 30); do ask -f "http://$NAME:$HTTP/root.crt" -o "$DIR/root.crt" &
 [ "$(ask -o /dev/null -w '%{http_code}' "https://$NAME:$HTTPS/api/ready")" = 200 ] || die "it is not ready behind https, or its certificate is not that of its root"
 [ -z "$(ask -H 'Host: other.example' "https://$NAME:$HTTPS/")" ] || die "another name is answered"
 cookies="$(ask -D - -o /dev/null -d "token=${link#join/}&name=Mo&username=mo&password=many warm heaps" "https://$NAME:$HTTPS/api/join" | grep -i '^set-cookie')" || die "no account was made"
-[[ "$cookies" == *__Host-zh_session=* && "$cookies" == *Secure* ]] || die "the cookie is not bound to https: $cookies"
+[[ "$cookies" == *__Host-zh_session_*=* && "$cookies" == *Secure* ]] || die "the cookie is not bound to https: $cookies"
 as_service status | grep -q 'Running:' || die "it does not say that it runs"
 say "Installed, started, reached over https with its own root, an account made, in a bare Debian."

@@ -11,6 +11,7 @@ import {
 } from '@/platform/current-request';
 import { env } from '@/platform/env';
 import { sha256 } from '@/platform/hash';
+import { nameCookie } from '@/platform/site-key';
 import type { Db } from './client';
 import type { DevicePurpose } from './schema';
 import { deviceRepo, type KnownDevice } from './repositories/devices';
@@ -39,10 +40,16 @@ export const NO_ACCESS: Access = {
 };
 /** Under this name what was found out about a request is kept. */
 export const ACCESS = 'access';
-/** Bears the key of a shared phone. `__Host-` binds it to this very server, which browsers take behind https alone. */
-export const deviceCookieName = (): string =>
-  env.isHttpsOnly() ? '__Host-zh_device' : 'zh_device';
-export const SITE_COOKIE = 'zh_site';
+const DEVICE_COOKIE = 'zh_device';
+/** `__Host-` binds a cookie to this very server, which browsers take behind https alone. */
+const boundName = (name: string): string => (env.isHttpsOnly() ? `__Host-${name}` : name);
+/** Bears the key of a shared phone. */
+export const deviceCookieName = (): string => boundName(nameCookie(DEVICE_COOKIE));
+/** Bears the site that whoever has several looks at. */
+export const siteCookieName = (): string => nameCookie('zh_site');
+/** The key of a shared phone. Phones that joined before cookies were named after their installation bear it by the old name. */
+const deviceKey = (): string | null =>
+  currentCookie(deviceCookieName()) ?? currentCookie(boundName(DEVICE_COOKIE));
 /** A phone's last use is noted at most so often. */
 const NOTE_SEEN_MS = 60_000;
 
@@ -62,7 +69,7 @@ async function bySession(db: Db, accounts: Db): Promise<Access | null> {
   if (!session) return null;
   const { id, name } = session.user;
   const memberships = await memberRepo(db).memberships(id);
-  const chosen = currentCookie(SITE_COOKIE);
+  const chosen = currentCookie(siteCookieName());
   const here = memberships.find((m) => m.site === chosen) ?? memberships[0] ?? null;
   const site = here && (await enterSite(db, here.site));
   return {
@@ -73,7 +80,7 @@ async function bySession(db: Db, accounts: Db): Promise<Access | null> {
 }
 
 async function byDevice(db: Db): Promise<Access | null> {
-  const found = await deviceOfKey(db, currentCookie(deviceCookieName()), 'logging');
+  const found = await deviceOfKey(db, deviceKey(), 'logging');
   if (!found) return null;
   if (found.revoked) return { ...NO_ACCESS, isRevoked: true };
   const { id, name } = found;

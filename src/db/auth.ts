@@ -5,7 +5,7 @@ import { setSessionCookie } from 'better-auth/cookies';
 import { twoFactor, username } from 'better-auth/plugins';
 import { z } from 'zod';
 import { env } from '@/platform/env';
-import { sessionSecret } from '@/platform/site-key';
+import { nameCookie, sessionSecret } from '@/platform/site-key';
 import type { Db } from './client';
 
 /** Cost of a password's hash: OWASP Password Storage Cheat Sheet, argon2id with 19 MiB, 2 passes, 1 lane. */
@@ -67,7 +67,7 @@ const renewPassword = () => ({
 
 /** A cookie that no script reads. `__Host-` binds it to this very server, which browsers take behind https alone. */
 const boundCookie = (name: string) => ({
-  name: env.isHttpsOnly() ? `__Host-${name}` : name,
+  name: env.isHttpsOnly() ? `__Host-${nameCookie(name)}` : nameCookie(name),
   attributes: {
     ...{ secure: env.isHttpsOnly(), sameSite: 'lax' as const, path: '/', httpOnly: true },
   },

@@ -3,7 +3,7 @@ import { generateKeyPairSync } from 'node:crypto';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { createSiteKey, sessionSecret, siteKey } from './site-key';
+import { createSiteKey, nameCookie, sessionSecret, siteKey } from './site-key';
 
 /** The installation's key beside what OpenSSL makes of the same file. */
 let folder: string;
@@ -65,4 +65,18 @@ test('another kind of key is refused, with what to do', () => {
   } finally {
     process.env.ZEALOUS_KEY = fileOf('key.pem');
   }
+});
+
+test('cookies of two installations on one host have two names; without a key there is one', () => {
+  const named = (file: string): string => {
+    process.env.ZEALOUS_KEY = fileOf(file);
+    return nameCookie('zh_session');
+  };
+  createSiteKey(fileOf('other.pem'));
+  const [one, other] = [named('key.pem'), named('other.pem')];
+  expect(one).not.toBe(other);
+  expect(named('key.pem')).toBe(one);
+  for (const name of [one, other]) expect(name).toMatch(/^zh_session_[0-9a-f]{8}$/);
+  expect(named('no-key.pem')).toBe('zh_session');
+  process.env.ZEALOUS_KEY = fileOf('key.pem');
 });

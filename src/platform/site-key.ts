@@ -52,6 +52,15 @@ export function siteKey(): SiteKey | null {
   return key;
 }
 
+/**
+ * Names a cookie after this installation. Browsers send a cookie to every port of a host: two installations beside each other
+ * would sign each other's people out. Without a key there is no name to tell them apart by.
+ */
+export function nameCookie(name: string): string {
+  const key = siteKey();
+  return key === null ? name : `${name}_${key.publicKey.slice(0, 8)}`;
+}
+
 const SECRET = Symbol.for('zealous-heap.session-secret');
 const process_ = globalThis as { [SECRET]?: string };
 /** What sessions are signed with: a secret of its own, one of the installation's key, or, with neither, one that ends with this process. */

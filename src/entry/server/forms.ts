@@ -1,4 +1,4 @@
-import { SITE_COOKIE } from '@/db/access';
+import { siteCookieName } from '@/db/access';
 import { env } from '@/platform/env';
 
 /** The fields of a form that came in, as text. */
@@ -29,7 +29,7 @@ export const cookieOf = (name: string, value: string, seconds: number, path = '/
 
 export const YEAR_S = 365 * 24 * 60 * 60;
 /** From now on this device asks for a site. */
-export const siteCookie = (site: string): string => cookieOf(SITE_COOKIE, site, YEAR_S);
+export const siteCookie = (site: string): string => cookieOf(siteCookieName(), site, YEAR_S);
 
 /** A path of this server that a form was asked to go on to; anything else leads home. */
 export const safePath = (next: string | undefined): string =>
