@@ -66,6 +66,7 @@ export function SortTable<T extends Row>({
   first,
   canTick,
   act,
+  inAll = rows.length,
 }: {
   /** What the rows are, for those who hear it. */ name: string;
   rows: readonly T[];
@@ -74,6 +75,7 @@ export function SortTable<T extends Row>({
   /** Absent: rows are not ticked. */ canTick?: (row: T) => boolean;
   /** What can be done with the ticked rows, in the order shown. */
   act?: (ticked: readonly T[], all: readonly T[]) => ReactNode;
+  /** How many there are, where the table holds the latest of them alone. */ inAll?: number;
 }) {
   // The table keeps functions that are new at each drawing: it is not to be remembered.
   'use no memo';
@@ -103,7 +105,9 @@ export function SortTable<T extends Row>({
     <div className="flex flex-col gap-3">
       <Filters table={table} columns={columns} rows={rows} words={words} onWords={setWords} />
       <p role="status" className="hint print:hidden">
-        {say('controls.rowsShown', { shown: shown.length, of: rows.length })}
+        {inAll > rows.length
+          ? say('controls.rowsOfLatest', { shown: shown.length, of: rows.length, inAll })
+          : say('controls.rowsShown', { shown: shown.length, of: rows.length })}
       </p>
       <div className="relative overflow-x-auto" role="region" aria-label={name} tabIndex={0}>
         <Grid

@@ -312,7 +312,9 @@ test('a table with bad rows is refused by line, mended it is brought in, and tak
   const csv = await page.evaluate(async () =>
     (await fetch(`${location.pathname}/readings`)).text(),
   );
-  expect(csv.split('\n')[0]).toBe('time,point,value,unit,probe,round,flag,reason,id,high,marks');
+  expect(csv.split('\n')[0]).toBe(
+    'local time,time,point,value,unit,high,marks,probe,flag,reason,round,id',
+  );
   expect(csv.trim().split('\n')).toHaveLength(16);
   expect(errors).toEqual([]);
   await close();

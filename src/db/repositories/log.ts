@@ -161,6 +161,16 @@ export const logRepo = (db: Db) => ({
       .limit(most);
     return (await found.execute()).map(toEntry);
   },
+  /** How many entries of a site happened up to an instant. */
+  async countUntil(site: string, until: number): Promise<number> {
+    const { n } = await db
+      .selectFrom('log_entry')
+      .select((w) => w.fn.countAll<string>().as('n'))
+      .where('site', '=', site)
+      .where('at', '<=', new Date(until))
+      .executeTakeFirstOrThrow();
+    return Number(n);
+  },
   /** Entries of a site before a number, the last first. */
   async latestBySeq(site: string, before: number, most: number): Promise<Entry[]> {
     const found = db

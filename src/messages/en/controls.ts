@@ -35,6 +35,7 @@ export const enControls = {
   correctWhatIsMarkedAbove: 'Correct what is marked above.',
   filterByWord: 'Filter by any word',
   rowsShown: '{shown, number} of {of, number} rows',
+  rowsOfLatest: '{shown, number} of the latest {of, number} rows; {inAll, number} in all',
   all: 'all',
   tickAllShown: 'Tick all that are shown',
   tickRow: 'Tick {row}',

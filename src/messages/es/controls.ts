@@ -33,6 +33,7 @@ export const esControls = {
   correctWhatIsMarkedAbove: 'Corrige lo señalado arriba.',
   filterByWord: 'Filtrar por palabra',
   rowsShown: '{shown, number} de {of, number} filas',
+  rowsOfLatest: '{shown, number} de las últimas {of, number} filas; {inAll, number} en total',
   all: 'todos',
   tickAllShown: 'Marcar todas las que se ven',
   tickRow: 'Marcar {row}',

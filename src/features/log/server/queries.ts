@@ -35,11 +35,11 @@ export async function loadEntryRows(
   { timeZone, unit, now }: Locale,
 ): Promise<{
   readonly rows: readonly EntryRow[];
-  readonly more: boolean;
+  readonly inAll: number;
   readonly patterns: PatternView;
 }> {
   const end = day === null ? now : endOfDay(timeZone, day);
-  const entries = await logRepo(theDb()).latest(site.id, end, MOST_ROWS + 1);
+  const entries = await logRepo(theDb()).latest(site.id, end, MOST_ROWS);
   const named = new Map(board.map((d) => [d.id, d.name ?? d.code]));
   const voided = new Set(
     entries.flatMap((e) =>
@@ -47,9 +47,9 @@ export async function loadEntryRows(
     ),
   );
   return {
-    more: entries.length > MOST_ROWS,
+    inAll: await logRepo(theDb()).countUntil(site.id, end),
     patterns: patternView(entries, (batch) => named.get(batch as BatchId) ?? ''),
-    rows: entries.slice(0, MOST_ROWS).map((e) => {
+    rows: entries.map((e) => {
       const readings = e.kind === 'round' ? e.data.readings : [];
       const { title, detail } = tellEntry(e, { unit, readings });
       return {

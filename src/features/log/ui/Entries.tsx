@@ -66,13 +66,13 @@ const Patterns = ({ view }: { view: PatternView }) => (
 /** Every entry of the site as a table: filtered, ordered, ticked, printed, exported. */
 export function Entries({
   rows,
-  more,
+  inAll,
   patterns,
   to,
 }: {
   rows: readonly EntryRow[];
   /** What stands out in them, by person and by batch. */ patterns: PatternView;
-  /** There are older ones. */ more: boolean;
+  /** How many entries there are up to that day. */ inAll: number;
   /** The day that was asked for; '': none. */ to: string;
 }) {
   const router = useRouter();
@@ -102,6 +102,7 @@ export function Entries({
         columns={own}
         first={{ id: 'at', desc: true }}
         canTick={() => true}
+        inAll={inAll}
         act={(ticked, all) => (
           <p className="flex flex-wrap gap-3 print:hidden">
             <button type="button" className="btn" onClick={() => window.print()}>
@@ -115,7 +116,7 @@ export function Entries({
           </p>
         )}
       />
-      {more && <p className="hint print:hidden">{say('log.olderEntriesByDay')}</p>}
+      {inAll > rows.length && <p className="hint print:hidden">{say('log.olderEntriesByDay')}</p>}
       <Patterns view={patterns} />
     </div>
   );

@@ -1,3 +1,4 @@
+import { localInput } from '@/core/quantity/calendar';
 import { say } from '@/messages/say';
 import { parseBatchId } from '@/core/log/ids';
 import Papa from 'papaparse';
@@ -183,7 +184,13 @@ export async function batchFileResponse(
   );
 }
 
-/** Every reading as a row, in the long form that can be brought in again; struck ones keep their flag. */
+/** What a person reads first comes first, what only programs need last. */
+const READING_COLUMNS = [
+  ...(['local time', 'time', 'point', 'value', 'unit', 'high', 'marks'] as const),
+  ...(['probe', 'flag', 'reason', 'round', 'id'] as const),
+];
+
+/** Every reading as a row, by the site's clock and in UTC, in the long form that can be brought in again; struck ones keep their flag. */
 export async function readingsResponse(id: string): Promise<Response> {
   const site = await requireSite('export');
   const logged = await loggedAt(site, id, now());
@@ -192,6 +199,7 @@ export async function readingsResponse(id: string): Promise<Response> {
   const rows = [...state.readings]
     .sort((a, b) => (a.at < b.at ? -1 : 1))
     .map((r) => ({
+      'local time': localInput(site.timeZone, r.time).replace('T', ' '),
       time: r.at,
       point: r.point,
       value: r.value,
@@ -205,7 +213,7 @@ export async function readingsResponse(id: string): Promise<Response> {
       marks: Array.isArray(r.marks) ? r.marks.join(' ') : '',
     }));
   return attachment(
-    `${logged.seal.notice === undefined ? '' : `${Papa.unparse([[logged.seal.notice]])}\n`}${Papa.unparse(rows, { newline: '\n', escapeFormulae: true, columns: ['time', 'point', 'value', 'unit', 'probe', 'round', 'flag', 'reason', 'id', 'high', 'marks'] })}\n`,
+    `${logged.seal.notice === undefined ? '' : `${Papa.unparse([[logged.seal.notice]])}\n`}${Papa.unparse(rows, { newline: '\n', escapeFormulae: true, columns: [...READING_COLUMNS] })}\n`,
     'text/csv; charset=utf-8',
     `${safeName(state.opened.code)}-readings.csv`,
   );
