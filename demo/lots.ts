@@ -200,6 +200,7 @@ function sendOut(
   add(11.3, 'Jo', 'lot-out', {
     lot: fines,
     how: 'bed',
+    use: 'growing-beds',
     litres: 600,
     all: false,
     bed: { name: 'Squash bed', areaM2: 12, depthM: 0.05, crop: 'squash' },
@@ -207,6 +208,7 @@ function sendOut(
   const sold = add(8.2, 'Mo', 'lot-out', {
     lot: fines,
     how: 'given',
+    use: 'given-away',
     litres: 300,
     all: false,
     party: 'Allotment group',
@@ -214,6 +216,7 @@ function sendOut(
   add(6.3, 'Jo', 'lot-out', {
     lot: fines,
     how: 'shared',
+    use: 'given-away',
     litres: 60,
     all: false,
     party: 'Livery yard',

@@ -97,8 +97,20 @@ export const OUT_IS_PRODUCT: Readonly<Record<OutWay, boolean>> = {
   discarded: false,
   lost: false,
 };
+/** What compost may be released for. */
+export const USE_IDS = [
+  'mulch',
+  'beds-before-planting',
+  'growing-beds',
+  'potting-mix',
+  'seed-mix',
+  'bulk-sale',
+  'bag-sale',
+  'given-away',
+] as const;
+
 /** Why something should not go out yet. */
-const OUT_DOUBTS = ['not-released', 'on-hold', 'refused', 'in-question'] as const;
+const OUT_DOUBTS = ['not-released', 'on-hold', 'refused', 'in-question', 'other-use'] as const;
 export type OutDoubt = (typeof OUT_DOUBTS)[number];
 
 export const LotOutSchema = z.looseObject({
@@ -114,6 +126,8 @@ export const LotOutSchema = z.looseObject({
       family: z.enum(CROP_FAMILIES).optional(),
     })
     .optional(),
+  /** What it is used for there; left out by what was logged before that was asked. */
+  use: z.enum(USE_IDS).optional(),
   /** Buyer, partner, neighbour. */ party: Name.optional(),
   grade: Name.optional(),
   price: z.number().min(0).max(10_000_000).optional(),
@@ -241,17 +255,6 @@ export const LotPageSchema = z.looseObject({
     .optional(),
 });
 
-/** What compost may be released for. */
-export const USE_IDS = [
-  'mulch',
-  'beds-before-planting',
-  'growing-beds',
-  'potting-mix',
-  'seed-mix',
-  'bulk-sale',
-  'bag-sale',
-  'given-away',
-] as const;
 /** What may be asked of a lot. */
 export const RELEASE_ITEMS = [
   'germ-rule',

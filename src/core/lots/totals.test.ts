@@ -9,6 +9,7 @@ import { MS } from '../quantity/instant';
 import { assessUse } from '../release/assess-release';
 import { findUse } from '../release/uses';
 import { totalsOfBatches } from './batch-totals';
+import type { UseId } from '../release/uses';
 import { latestDecision, outDoubtOf } from '../status/lot-decision';
 import { productOf, sharesOfPartners } from './partners';
 
@@ -141,7 +142,7 @@ const released = (more: object = {}): Entry =>
 describe('what speaks against letting a lot out', () => {
   const doubtOf = (entries: readonly Entry[]) => {
     const { state, book } = bookOf(entries);
-    return outDoubtOf(state, book, [], F);
+    return outDoubtOf(state, book, [], F, null);
   };
   test('nobody decided; a hold; a refusal; a release in question; nothing', () => {
     expect(doubtOf(SEASON)).toBe('not-released');
@@ -151,6 +152,15 @@ describe('what speaks against letting a lot out', () => {
     expect(doubtOf([...SEASON, released()])).toBe('in-question');
     const reasons = [{ item: 'seed-rule', words: 'under trees only' }];
     expect(doubtOf([...SEASON, released({ reasons })])).toBeNull();
+  });
+  test('released for beds, it does not go out as potting mix without a word', () => {
+    const reasons = [{ item: 'seed-rule', words: 'under trees only' }];
+    const { state, book } = bookOf([...SEASON, released({ reasons })]);
+    const [use] = state.decisions.at(-1)!.data.uses as [UseId];
+    expect(outDoubtOf(state, book, [], F, use)).toBeNull();
+    expect(outDoubtOf(state, book, [], F, 'potting-mix')).toBe('other-use');
+    // Entries from before it was asked name none.
+    expect(outDoubtOf(state, book, [], F, null)).toBeNull();
   });
   test('the later decision stands', () => {
     const { state, book } = bookOf([

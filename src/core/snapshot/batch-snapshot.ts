@@ -284,7 +284,7 @@ export function createBatchSnapshot(
     orders: ordersOf(state),
     kin: kinshipOf(state.acts, state.id),
     maxGapHours,
-    checkDoubts: checkDoubtsOf(state, site, siteState, now, assessment),
+    checkDoubts: checkDoubtsOf({ state, site, siteState, now, assessment }),
     likeness: likenessOf(state, assessment),
     field: createRoundSnapshot(state, policy?.minPoints ?? 3),
     own: { template: state.template, calm, probes: [...state.tally.probes] },

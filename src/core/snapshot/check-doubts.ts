@@ -62,43 +62,42 @@ function lossesOf(
   });
 }
 
-/** What checks of its thermometers put in doubt of a batch's rules, the oldest first. @param assessment of the same state and moment */
-export function checkDoubtsOf(
-  state: BatchState,
-  site: SiteHead,
-  siteState: SiteState,
-  now: Instant,
-  assessment: BatchAssessment | null,
-): CheckDoubt[] {
-  if (!assessment) return [];
-  return [...state.tally.probes]
-    .flatMap((probe) => doubtsOfProbe(probe, state, site, siteState, now, assessment))
+/** A batch as it was judged. */
+type Judged = {
+  readonly state: BatchState;
+  readonly site: SiteHead;
+  readonly siteState: SiteState;
+  readonly now: Instant;
+  /** Of the same state and moment; null: it is still being built. */ readonly assessment: BatchAssessment | null;
+};
+
+/** What checks of its thermometers put in doubt of a batch's rules, the oldest first. */
+export const checkDoubtsOf = (judged: Judged): CheckDoubt[] =>
+  [...judged.state.tally.probes]
+    .flatMap((probe) => doubtsOfProbe(probe, judged))
     .sort((a, b) => a.at - b.at);
-}
 
 function doubtsOfProbe(
   probe: string,
-  state: BatchState,
-  site: SiteHead,
-  siteState: SiteState,
-  now: Instant,
-  assessment: BatchAssessment,
+  { state, site, siteState, now, assessment }: Judged,
 ): CheckDoubt[] {
+  if (!assessment) return [];
   const checks = siteState.probes.get(probe) ?? [];
   const groups = groupChecks(checks, now);
-  const isRead = (from: Instant | null, to: Instant): boolean =>
+  const accuracyK = siteState.instruments.get(probe)?.accuracyK;
+  const isReadBetween = (from: Instant | null, to: Instant): boolean =>
     state.readings.some(
       (r) =>
         r.probe === probe && r.flag === undefined && r.time > (from ?? -Infinity) && r.time < to,
     );
   return groups.flatMap((group, i): CheckDoubt[] => {
-    const [offK, before] = [
-      offOf(group, siteState.instruments.get(probe)?.accuracyK),
-      groups[i - 1],
+    const before = groups[i - 1];
+    const [offK, since, { at }] = [
+      offOf(group, accuracyK),
+      before ? lastOf(before).at : null,
+      firstOf(group),
     ];
-    const since = before ? lastOf(before).at : null;
-    const { at } = firstOf(group);
-    if (offK === null || !isRead(since, at)) return [];
+    if (offK === null || !isReadBetween(since, at)) return [];
     const moved = new Map(siteState.probes).set(probe, checksMovedBack(checks, group, since));
     const after = assessBatch(state, site, { ...siteState, probes: moved }, now);
     const rules = lossesOf(assessment.rules, after?.rules ?? []);

@@ -1,6 +1,6 @@
 import type { OutDoubt } from '../log/lot-shapes';
 import { assessUse, questionsOf } from '../release/assess-release';
-import { findUse, type ReleaseItem, type Use } from '../release/uses';
+import { findUse, type ReleaseItem, type Use, type UseId } from '../release/uses';
 import { openAbout, type SiteQuestion } from './open-questions';
 import type { LotBook } from '../lots/book';
 import type { LotsState } from '../lots/fold';
@@ -39,19 +39,21 @@ export function latestDecision(
 export const isInQuestion = ({ questions, open }: LatestDecision): boolean =>
   questions.length + open.length > 0;
 
-/** Why a lot should not go out now; null: it is released, and nothing speaks against it. */
+/** Why a lot should not go out now; null: it is released, and nothing speaks against it. @param use what it would be used for; null: nobody said */
 export function outDoubtOf(
   state: LotsState,
   book: LotBook,
   questions: readonly SiteQuestion[],
   lot: string,
+  use: UseId | null,
 ): OutDoubt | null {
   const standing = latestDecision(state, book, questions, lot);
   if (standing === null) return 'not-released';
   const { decision } = standing.entry.data;
   if (decision === 'hold') return 'on-hold';
   if (decision === 'refused') return 'refused';
-  return isInQuestion(standing) ? 'in-question' : null;
+  if (isInQuestion(standing)) return 'in-question';
+  return use !== null && !standing.entry.data.uses.includes(use) ? 'other-use' : null;
 }
 
 /** The use by whose limits a test is shown where nobody asks for one: most of it goes onto growing beds. */

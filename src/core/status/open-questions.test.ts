@@ -62,7 +62,7 @@ describe('weeds that came up', () => {
     const doubtWith = (more: readonly Entry[]) => {
       const entries = [...SEASON, weeds, released, ...more];
       const { state, book } = bookOf(entries);
-      return outDoubtOf(state, book, questionsOf(entries), F);
+      return outDoubtOf(state, book, questionsOf(entries), F, null);
     };
     expect(doubtWith([])).toBe('in-question');
     expect(doubtWith([closed(question!.id)])).toBeNull();

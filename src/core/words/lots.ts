@@ -278,6 +278,9 @@ export const OUT_DOUBT_WORDS = {
   get 'in-question'() {
     return say('lots.doubtOther');
   },
+  get 'other-use'() {
+    return say('lots.doubtUse');
+  },
 } as const;
 
 /** What a log says of something that went out although it should not have. */
@@ -293,5 +296,8 @@ export const OUT_ALTHOUGH_WORDS = {
   },
   get 'in-question'() {
     return say('lots.outQuestioned');
+  },
+  get 'other-use'() {
+    return say('lots.outForOtherUse');
   },
 } as const;

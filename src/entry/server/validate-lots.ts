@@ -173,9 +173,10 @@ function wrongCure(lots: SiteLots, { batch, data }: OfKind<'cure'>): Problem | n
 }
 /** Nobody lets out what is not released without saying that it is known. */
 function wrongOut(lots: SiteLots, { data }: OfKind<'lot-out'>): Problem | null {
+  const { state, book, questions } = lots;
   const taking = wrongTaking(lots, { lot: data.lot, litres: data.litres, path: 'data.litres' });
   if (taking || !OUT_IS_PRODUCT[data.how]) return taking;
-  const doubt = outDoubtOf(lots.state, lots.book, lots.questions, data.lot);
+  const doubt = outDoubtOf(state, book, questions, data.lot, data.use ?? null);
   return doubt === null || doubt === data.knowing
     ? null
     : wrong('data.knowing', say('lots.sayYouKnow', { doubt: OUT_DOUBT_WORDS[doubt] }));

@@ -8,7 +8,13 @@ import { cureDoubtsOf } from '@/core/status/cure-doubts';
 import { mainText } from '@/telling/status/rules';
 import { saysOf } from '@/telling/status/says';
 import { dueOfLots, type LotDue } from '@/core/lots/due';
-import { LOT_KIND_WORDS, WENT_OUT_WORDS, OUTCOME_WORDS, DECISION_WORDS } from '@/core/words/lots';
+import {
+  LOT_KIND_WORDS,
+  WENT_OUT_WORDS,
+  OUTCOME_WORDS,
+  DECISION_WORDS,
+  USE_WORDS,
+} from '@/core/words/lots';
 import { dueText, labValueText } from '@/core/lots/texts';
 import { getKindDescription, type Entry } from '@/core/log/entry';
 import { TEST_KINDS } from '@/core/log/test-shapes';
@@ -276,6 +282,7 @@ function outsOf({ state, locale }: LotsGiven, lot: string): LotPageView['outs'] 
         o.data.litres === undefined ? '' : lotAmountText(o.data.litres),
         o.data.bed?.name,
         o.data.party,
+        o.data.use && USE_WORDS[o.data.use],
       ),
       outcomes: state.outcomes
         .filter((x) => x.data.out === o.id)

@@ -1,6 +1,6 @@
 import { joinParts } from '../../quantity/format';
 import { LotOutSchema } from '../lot-shapes';
-import { OUT_ALTHOUGH_WORDS, WENT_OUT_WORDS } from '../../words/lots';
+import { OUT_ALTHOUGH_WORDS, USE_WORDS, WENT_OUT_WORDS } from '../../words/lots';
 import { describeLotKind } from './lot-kind';
 import { litresOrAll } from './text';
 
@@ -13,6 +13,7 @@ export const lotOutKind = describeLotKind({
     detail: joinParts(
       litresOrAll(data),
       data.bed?.name,
+      data.use && USE_WORDS[data.use],
       data.party,
       data.grade,
       data.knowing && OUT_ALTHOUGH_WORDS[data.knowing],

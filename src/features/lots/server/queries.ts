@@ -3,7 +3,10 @@ import { statusOfBatch } from '@/core/status/batch-status';
 import { cureDoubtsOf } from '@/core/status/cure-doubts';
 import { cureDoubtText } from '@/telling/status/cure';
 import { readingDoubtText } from '@/telling/status/claim';
-import { outDoubtOf } from '@/core/status/lot-decision';
+import { USE_IDS } from '@/core/log/lot-shapes';
+import { openAbout } from '@/core/status/open-questions';
+import { namesOf, questionText } from '@/telling/status/questions';
+import { latestDecision, outDoubtOf } from '@/core/status/lot-decision';
 import { CROP_FAMILY_WORDS, OUT_DOUBT_WORDS } from '@/core/words/lots';
 import { localInput } from '@/core/quantity/calendar';
 import type { LotRef } from '../ui/parts';
@@ -40,12 +43,23 @@ export async function lotsGiven(s: Asking): Promise<LotsGiven> {
 
 /** Why a lot should not go out; of a batch also how warm it was read, and how long ago. */
 function doubtOf(s: Asking, { state, book, questions }: LotsGiven, id: string): LotRef['doubt'] {
-  const code = outDoubtOf(state, book, questions, id);
+  const code = outDoubtOf(state, book, questions, id, null);
   if (code === null) return null;
+  const against = openAbout(questions, id).map((q) =>
+    questionText(q, namesOf(s.board, state), s.locale),
+  );
   const batch = s.board.find((b) => (b.id as string) === id);
   const claim = batch && statusOfBatch(batch, s.now).claim;
   const seen = claim?.doubts.map((d) => readingDoubtText(d, claim, s.locale)) ?? [];
-  return { code, texts: [OUT_DOUBT_WORDS[code], ...seen] };
+  return { code, texts: [OUT_DOUBT_WORDS[code], ...against, ...seen] };
+}
+
+/** What a lot is released for; null: it is not. */
+function releasedFor({ state, book, questions }: LotsGiven, id: string): LotRef['releasedFor'] {
+  const decision = latestDecision(state, book, questions, id)?.entry.data;
+  return decision?.decision === 'released'
+    ? USE_IDS.filter((u) => decision.uses.includes(u))
+    : null;
 }
 
 /** What speaks against moving a batch to cure, in words; none of a lot. */
@@ -77,6 +91,7 @@ export function lotRefOf(s: Asking, given: LotsGiven, id: string): LotRef {
       .map((b) => ({ id: b.id, name: b.name ?? b.code, building: b.builtAt === null })),
     raw: book.of(id).raw,
     doubt: doubtOf(s, given, id),
+    releasedFor: releasedFor(given, id),
     cureDoubts: cureDoubtsFor(s, id),
     diseased: book.factsOf(id).diseased.map((family) => ({
       family,

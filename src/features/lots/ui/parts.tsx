@@ -5,6 +5,7 @@ import type { Interval } from '@/core/flow/trace';
 import type { Basis } from '@/core/release/limits';
 import type { JoiningLot } from '@/core/lots/joining';
 import type { CropFamily } from '@/core/log/kinds/vocabulary';
+import type { UseId } from '@/core/release/uses';
 import type { LotKindOfLog, CureDoubt, OutDoubt } from '@/core/log/lot-shapes';
 import { LOT_WAITING_NAMES, type LotEntryKind } from '@/core/log/kinds/waiting-lots';
 import { useNamedEntry, type EntryHandle, type HeapRef } from '@/entry/ui/useEntry';
@@ -47,6 +48,7 @@ export type LotRef = {
   })[];
   /** What of it was never heated. */ readonly raw: Interval;
   /** Why it should not go out yet, and what was seen of it; null: it is released. */
+  /** What it is released for; null: it is not. */ readonly releasedFor: readonly UseId[] | null;
   readonly doubt: { readonly code: OutDoubt; readonly texts: readonly string[] } | null;
   /** Why it should not be moved to cure now, the gravest first. */
   readonly cureDoubts: readonly { readonly code: CureDoubt; readonly text: string }[];
