@@ -9,7 +9,6 @@ export const enGB: Overrides = {
     aPileTooHotCannot: 'A heap that is too hot cannot wait.',
     splitIntoTwoSmallerPiles: 'Split it into two smaller heaps',
     doNotOpenAirFeeds: 'Do not open it: air feeds a smouldering fire',
-    mold: '{growth} mould {at}',
     underACubicMeter: 'under a cubic metre',
   },
   batch: {

@@ -48,7 +48,6 @@ const calm: HeapFacts = {
   airC: 12,
   squeeze: null,
   smell: null,
-  growth: null,
   pests: null,
   seepage: null,
   cover: null,

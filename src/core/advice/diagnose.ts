@@ -52,7 +52,6 @@ export type Sign =
   | { readonly code: 'NOT_TURNED'; readonly since: Instant }
   | { readonly code: 'WATERED'; readonly litres: number; readonly at: Instant }
   | { readonly code: 'COVER'; readonly on: boolean; readonly at: Instant }
-  | { readonly code: 'GROWTH'; readonly growth: 'white' | 'grey'; readonly at: Instant }
   | { readonly code: 'SEEPAGE'; readonly at: Instant }
   | { readonly code: 'HIGHEST'; readonly c: number; readonly at: Instant }
   | { readonly code: 'PROBE_CHECKED'; readonly at: Instant }
@@ -104,7 +103,6 @@ export type DiagnosisSituation = {
   readonly turns: readonly Instant[];
   readonly squeeze: { readonly squeeze: Squeeze; readonly at: Instant } | null;
   readonly smell: { readonly smell: Smell; readonly at: Instant } | null;
-  readonly growth: { readonly growth: 'none' | 'white' | 'grey'; readonly at: Instant } | null;
   readonly pests: { readonly pests: readonly Pest[]; readonly at: Instant } | null;
   readonly seepage: Instant | null;
   readonly cover: { readonly on: boolean; readonly at: Instant } | null;
@@ -132,12 +130,7 @@ type Finding = { for?: readonly Sign[]; against?: readonly Sign[]; unknown?: rea
 function signs(s: DiagnosisSituation): Readonly<Record<Cause, Finding>> {
   const fresh = <T extends { at: Instant }>(x: T | null): T | null =>
     x !== null && s.now - x.at <= SENSES_LAST_MS ? x : null;
-  const [squeeze, smell, growth, cover] = [
-    fresh(s.squeeze),
-    fresh(s.smell),
-    fresh(s.growth),
-    fresh(s.cover),
-  ];
+  const [squeeze, smell, cover] = [fresh(s.squeeze), fresh(s.smell), fresh(s.cover)];
   const felt = squeeze && ({ code: 'SQUEEZE', squeeze: squeeze.squeeze, at: squeeze.at } as const);
   const smelled = smell && ({ code: 'SMELL', smell: smell.smell, at: smell.at } as const);
   const is = (...list: Squeeze[]): boolean => squeeze !== null && list.includes(squeeze.squeeze);
@@ -168,12 +161,10 @@ function signs(s: DiagnosisSituation): Readonly<Record<Cause, Finding>> {
     wet.length > 0 && s.volumeM3 !== null && litres / s.volumeM3 > 60
       ? { code: 'WATERED', litres, at: lastOf(wet).at }
       : null;
-  const white =
-    growth && growth.growth !== 'none'
-      ? ({ code: 'GROWTH', growth: growth.growth, at: growth.at } as const)
-      : null;
   const covered = cover && ({ code: 'COVER', on: cover.on, at: cover.at } as const);
-  const rich = s.inputs === null ? null : s.inputs.some((i) => RICH.has(i));
+  // Where nobody said what went in, it is not known that nothing rich did.
+  const rich =
+    s.inputs === null || s.inputs.length === 0 ? null : s.inputs.some((i) => RICH.has(i));
   const seeps: Sign | null =
     s.seepage !== null && s.now - s.seepage <= SENSES_LAST_MS
       ? { code: 'SEEPAGE', at: s.seepage }
@@ -189,11 +180,11 @@ function signs(s: DiagnosisSituation): Readonly<Record<Cause, Finding>> {
           : { against: [size] },
     TOO_DRY:
       felt === null
-        ? { for: only(white), unknown: [{ code: 'NOT_SQUEEZED' }] }
+        ? { unknown: [{ code: 'NOT_SQUEEZED' }] }
         : is('crumbles')
-          ? { for: [felt, felt, ...only(white)] }
+          ? { for: [felt, felt] }
           : is('holds')
-            ? { for: [felt, ...only(white)] }
+            ? { for: [felt] }
             : { against: [felt, felt] },
     TOO_WET:
       felt === null
@@ -221,7 +212,7 @@ function signs(s: DiagnosisSituation): Readonly<Record<Cause, Finding>> {
       for: [
         ...(smells('sour', 'rotten') ? [smelled!, smelled!] : []),
         ...only(is('runs') && felt),
-        ...only(still),
+        ...only(s.template.aerated !== true && still),
       ],
       against: [...only(smells('earthy', 'none', 'sweet') && smelled), ...only(turned)],
       unknown: smell === null ? [{ code: 'NOT_SMELLED' }] : [],

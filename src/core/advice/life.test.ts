@@ -154,7 +154,6 @@ const ill: DiagnosisSituation = {
   turns: [],
   squeeze: null,
   smell: null,
-  growth: null,
   pests: null,
   seepage: null,
   cover: null,
@@ -165,6 +164,22 @@ const ill: DiagnosisSituation = {
 const causes = (d: Partial<DiagnosisSituation>): string[] =>
   diagnose({ ...ill, ...d })[0]?.causes.map((c) => c.cause) ?? [];
 describe('what is wrong', () => {
+  const signsFor = (cause: string, d: Partial<DiagnosisSituation>) =>
+    diagnose({ ...ill, ...d })[0]?.causes.find((c) => c.cause === cause);
+  test('where nobody said what went in, that nothing rich did is not said', () => {
+    for (const inputs of [null, []])
+      expect(signsFor('LITTLE_NITROGEN', { inputs })?.for ?? []).toEqual([]);
+    expect(signsFor('LITTLE_NITROGEN', { inputs: ['garden'] })?.for).toMatchObject([
+      { code: 'ONLY_GARDEN' },
+    ]);
+  });
+  test('a pile that air is blown through is not airless for want of turning', () => {
+    const settled = { turns: [], builtAt: ago(24 * 20) };
+    const signs = (id: string) =>
+      signsFor('NO_AIR', { ...settled, template: template(id) })?.for ?? [];
+    expect(signs('aerated').map((f) => f.code)).not.toContain('NOT_TURNED');
+    expect(signs(ill.template.id).map((f) => f.code)).toContain('NOT_TURNED');
+  });
   test('when nothing speaks, the order of the trade: size, water, nitrogen, air, cold (common practice)', () => {
     const order = causes({ volumeM3: null, inputs: null, airC: null });
     expect(

@@ -48,7 +48,6 @@ export type HeapFacts = {
   readonly airC: number | null;
   readonly squeeze: DiagnosisSituation['squeeze'];
   readonly smell: DiagnosisSituation['smell'];
-  readonly growth: DiagnosisSituation['growth'];
   readonly pests: DiagnosisSituation['pests'];
   readonly seepage: Instant | null;
   readonly cover: DiagnosisSituation['cover'];

@@ -240,9 +240,6 @@ export function heapFacts(
     smell: latest(state, now, (e) =>
       e.kind === 'observation' && e.data.smell ? { smell: e.data.smell } : undefined,
     ),
-    growth: latest(state, now, (e) =>
-      e.kind === 'observation' && e.data.growth ? { growth: e.data.growth } : undefined,
-    ),
     pests: latest(state, now, (e) =>
       e.kind === 'observation' && e.data.pests ? { pests: pestsOf(e.data.pests) } : undefined,
     ),

@@ -223,7 +223,6 @@ export const enAdvice = {
   notTurnedSince2: 'not turned since {since}',
   lWaterInThreeDays: '{litres, number, litres} of water in three days',
   coverOnOther: 'cover {on, select, on {on} other {off}} {at}',
-  mold: '{growth} mold {at}',
   waterSeepedOut: 'water seeped out {at}',
   was: 'was {c} {at}',
   thermometerChecked: 'thermometer checked {at}',

@@ -222,7 +222,6 @@ export const esAdvice = {
   notTurnedSince2: 'sin voltear desde {since}',
   lWaterInThreeDays: '{litres, number, litres} de agua en tres días',
   coverOnOther: 'cubierta {on, select, on {puesta} other {quitada}} {at}',
-  mold: 'moho {growth} {at}',
   waterSeepedOut: 'escurrió agua {at}',
   was: 'estaba a {c} {at}',
   thermometerChecked: 'termómetro revisado {at}',

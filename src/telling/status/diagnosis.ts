@@ -195,8 +195,6 @@ export function signText(s: Sign, { timeZone, now, unit }: Locale): string {
       return say('advice.lWaterInThreeDays', { litres: Math.round(s.litres) });
     case 'COVER':
       return say('advice.coverOnOther', { on: s.on ? 'on' : 'other', at: at(s.at) });
-    case 'GROWTH':
-      return say('advice.mold', { growth: s.growth, at: at(s.at) });
     case 'SEEPAGE':
       return say('advice.waterSeepedOut', { at: at(s.at) });
     case 'HIGHEST':
