@@ -55,6 +55,11 @@ const columnsOf = <T extends Row>(columns: readonly SortColumn<T>[]): ColumnDef<
       : (row, _column, wanted: string) => text(row.original) === wanted,
   }));
 
+const countText = (shown: number, of: number, inAll: number): string =>
+  inAll > of
+    ? say('controls.rowsOfLatest', { shown, of, inAll })
+    : say('controls.rowsShown', { shown, of });
+
 /**
  * Rows that are filtered by any word, by what is chosen from a list, and ordered by any column; with ticks, what is done with
  * those that are ticked.
@@ -105,9 +110,7 @@ export function SortTable<T extends Row>({
     <div className="flex flex-col gap-3">
       <Filters table={table} columns={columns} rows={rows} words={words} onWords={setWords} />
       <p role="status" className="hint print:hidden">
-        {inAll > rows.length
-          ? say('controls.rowsOfLatest', { shown: shown.length, of: rows.length, inAll })
-          : say('controls.rowsShown', { shown: shown.length, of: rows.length })}
+        {countText(shown.length, rows.length, inAll)}
       </p>
       <div className="relative overflow-x-auto" role="region" aria-label={name} tabIndex={0}>
         <Grid

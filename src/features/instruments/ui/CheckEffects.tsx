@@ -46,6 +46,50 @@ const EffectList = ({ list }: { list: readonly CheckEffect[] }) => (
   </ul>
 );
 
+/** What it changes as it is, or that it changes nothing. */
+function Counts({
+  preview: { counts, heaps },
+  isVoid,
+}: {
+  preview: CheckPreview;
+  isVoid: boolean;
+}) {
+  if (counts.length === 0)
+    return (
+      <p>
+        {isVoid
+          ? say('instruments.voidedNothingChanges')
+          : say('instruments.savedAsCorrectsReadingsFrom', {
+              heaps: heaps === 0 ? 'noHeap' : 'other',
+            })}
+      </p>
+    );
+  return (
+    <>
+      <p className="font-semibold">
+        {isVoid ? say('instruments.voidedChanges') : say('instruments.savedAsChanges')}
+      </p>
+      <EffectList list={counts} />
+    </>
+  );
+}
+
+/** What it would change if the thermometer had been as far off since the check before. */
+function Doubts({ preview: { doubts, heaps, ...p } }: { preview: CheckPreview }) {
+  const since = p.since ?? say('instruments.itWasFirstUsed');
+  if (doubts.length > 0)
+    return (
+      <>
+        <p className="font-semibold">{say('instruments.ifWasAsFarOff', { since })}</p>
+        <EffectList list={doubts} />
+        <p className="text-hint">{say('instruments.thisChangesNothingByItself')}</p>
+      </>
+    );
+  return (
+    heaps > 0 && <p className="text-hint">{say('instruments.evenIfWasAsFar', { since, heaps })}</p>
+  );
+}
+
 /** What the check does from now on, and what it puts in doubt behind; what voiding one does. */
 export function CheckEffects({
   preview,
@@ -54,60 +98,23 @@ export function CheckEffects({
   preview: CheckPreview | 'asking' | null;
   isVoid?: boolean;
 }) {
-  if (preview === 'asking')
+  if (preview === 'asking' || preview === null)
     return (
       <p className="hint" aria-live="polite">
-        {say('instruments.workingOutEffectOnEvery')}
+        {preview === null
+          ? say('instruments.theServerDoesNotAnswer')
+          : say('instruments.workingOutEffectOnEvery')}
       </p>
     );
-  if (preview === null)
-    return (
-      <p className="hint" aria-live="polite">
-        {say('instruments.theServerDoesNotAnswer')}
-      </p>
-    );
-  const { counts, doubts, since, heaps } = preview;
+  const costs = preview.counts.some((h) => h.effects.some((e) => e.costs));
   return (
     <div
       aria-live="polite"
       data-testid="check-effects"
-      className={`border-[1.6px] border-ink px-3 py-2 flex flex-col gap-2 ${counts.some((h) => h.effects.some((e) => e.costs)) ? 'bg-marker' : 'bg-paper'}`}
+      className={`border-[1.6px] border-ink px-3 py-2 flex flex-col gap-2 ${costs ? 'bg-marker' : 'bg-paper'}`}
     >
-      {counts.length === 0 ? (
-        <p>
-          {isVoid
-            ? say('instruments.voidedNothingChanges')
-            : say('instruments.savedAsCorrectsReadingsFrom', {
-                heaps: heaps === 0 ? 'noHeap' : 'other',
-              })}
-        </p>
-      ) : (
-        <>
-          <p className="font-semibold">
-            {isVoid ? say('instruments.voidedChanges') : say('instruments.savedAsChanges')}
-          </p>
-          <EffectList list={counts} />
-        </>
-      )}
-      {doubts.length > 0 && (
-        <>
-          <p className="font-semibold">
-            {say('instruments.ifWasAsFarOff', {
-              since: since ?? say('instruments.itWasFirstUsed'),
-            })}
-          </p>
-          <EffectList list={doubts} />
-          <p className="text-hint">{say('instruments.thisChangesNothingByItself')}</p>
-        </>
-      )}
-      {doubts.length === 0 && heaps > 0 && !isVoid && (
-        <p className="text-hint">
-          {say('instruments.evenIfWasAsFar', {
-            since: since ?? say('instruments.itWasFirstUsed'),
-            heaps,
-          })}
-        </p>
-      )}
+      <Counts preview={preview} isVoid={isVoid} />
+      {!isVoid && <Doubts preview={preview} />}
     </div>
   );
 }

@@ -124,6 +124,9 @@ function useUseOf({ releasedFor }: LotFormProps['lot'], way: OutWay | '') {
   return { use, setUse, offered };
 }
 
+/** Ways on which somebody gets it. */
+const TO_SOMEBODY: ReadonlySet<OutWay | ''> = new Set<OutWay>(['sold', 'shared', 'given']);
+
 /** What is typed of something that leaves, what it asks for, and what would be saved. */
 function useOut(lot: LotFormProps['lot']) {
   const [way, setWay] = useTyped<OutWay | ''>('way', '');
@@ -139,12 +142,16 @@ function useOut(lot: LotFormProps['lot']) {
   const isByBed = way === 'bed' && bed.litres !== null && much.litres === '';
   const amount = isByBed ? { all: false, litres: bed.litres } : much.data;
   const money = typed(price);
-  const needsParty = way === 'sold' || way === 'shared' || way === 'given';
-  const missing = (): string | null => {
-    if (way === '') return say('lots.sayWhere');
+  const needsParty = TO_SOMEBODY.has(way);
+  const whereMissing = (): string | null => {
     if (way === 'bed' && !bed.bed) return say('lots.nameTheBed');
     if (offered.length > 0 && use === '') return say('lots.sayTheUse');
-    if (needsParty && party.trim() === '') return say('lots.nameTheParty');
+    return needsParty && party.trim() === '' ? say('lots.nameTheParty') : null;
+  };
+  const missing = (): string | null => {
+    if (way === '') return say('lots.sayWhere');
+    const missingWhere = whereMissing();
+    if (missingWhere) return missingWhere;
     const howMuch = much.problem ?? (amount ? null : say('lots.sayHowMuch'));
     return howMuch ?? (doubted && !known ? say('log.tickBoxAboveWhoeverLets') : null);
   };
