@@ -1,3 +1,4 @@
+import { isInQuestion, latestDecision } from '@/core/status/lot-decision';
 import { say } from '@/messages/say';
 import { tracedShareText } from '@/core/flow/share-text';
 import { dayText, listText, upperFirst } from '@/core/quantity/format';
@@ -63,8 +64,10 @@ export function publicLotView(given: LotsGiven, site: string, lot: string): Publ
   if (!known || !page) return null;
   const facts = book.factsOf(lot);
   const use = usualUse(given.state);
-  const decision = state.decisions.findLast((d) => d.data.lot === lot);
-  const released = decision?.data.decision === 'released' ? decision.data.uses : [];
+  const decision = latestDecision(state, book, given.questions, lot);
+  // What is in question is not told to strangers as if it stood.
+  const stands = decision?.entry.data.decision === 'released' && !isInQuestion(decision);
+  const released = stands ? decision.entry.data.uses : [];
   return {
     site,
     title: `${LOT_KIND_WORDS[known.kind]} ${known.code}`,

@@ -310,6 +310,7 @@ export const esLots = {
   whatCameOfIt: '¿Qué pasó después?',
   history: '{n, plural, one {# entrada} other {# entradas}}',
   isEmpty: 'vacía',
+  releaseInQuestionAlone: 'Liberada, pero en duda.',
   releaseInQuestion: 'Liberada, pero en duda: {items}.',
   maturityTests: 'Pruebas de madurez',
   whatIsInIt: 'Qué contiene',

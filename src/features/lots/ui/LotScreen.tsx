@@ -323,9 +323,11 @@ function Heading({ page: { row, decision } }: { page: LotPageView }) {
           <p className="mt-1 font-semibold">{say('lots.saysUnheated', { share: row.unheated })}</p>
         )}
       </div>
-      {decision && decision.questions.length > 0 && (
+      {decision?.inQuestion && (
         <p role="alert" className="marked font-semibold w-fit" data-testid="in-question">
-          {say('lots.releaseInQuestion', { items: decision.questions.join(', ') })}
+          {decision.questions.length > 0
+            ? say('lots.releaseInQuestion', { items: decision.questions.join(', ') })
+            : say('lots.releaseInQuestionAlone')}
         </p>
       )}
     </>
@@ -355,7 +357,15 @@ const Evidence = ({ page, onAct }: { page: LotPageView; onAct: (a: Act) => void 
 );
 
 /** One lot: what it asks for, what is in it, its tests, what it may be used for, where it went. */
-export function LotScreen({ page, lot }: { page: LotPageView; lot: LotRef }) {
+export function LotScreen({
+  page,
+  lot,
+  questions,
+}: {
+  page: LotPageView;
+  lot: LotRef;
+  /** What speaks against its evidence. */ questions: ReactNode;
+}) {
   const [act, setAct] = useState<Act | null>(null);
   return (
     <div className="px-5 max-sm:px-4 py-5 max-w-[1080px] flex flex-col gap-4">
@@ -365,6 +375,7 @@ export function LotScreen({ page, lot }: { page: LotPageView; lot: LotRef }) {
         </Link>
       </p>
       <Heading page={page} />
+      {questions}
       <Due page={page} onAct={setAct} />
       <Acts page={page} onAct={setAct} />
       <Release page={page} />

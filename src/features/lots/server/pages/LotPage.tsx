@@ -20,10 +20,11 @@ export async function LotPage({ params }: { params: Promise<{ id: string }> }) {
   if (!page) notFound();
   return (
     <PageShell s={s} place="lots">
-      <div className="px-5 max-sm:px-4 pt-4 max-w-[1080px] empty:hidden">
-        <OpenQuestions lines={openLines(given, id)} />
-      </div>
-      <LotScreen page={page} lot={lotRefOf(s, given, id)} />
+      <LotScreen
+        page={page}
+        lot={lotRefOf(s, given, id)}
+        questions={<OpenQuestions lines={openLines(given, id)} />}
+      />
     </PageShell>
   );
 }
