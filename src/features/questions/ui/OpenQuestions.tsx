@@ -13,7 +13,7 @@ export const OpenQuestions = ({
 }) =>
   lines.length > 0 && (
     <section
-      className="border-[1.6px] border-ink px-3 py-2 text-hint"
+      className="border-[1.6px] border-ink px-3 py-2 my-1 text-hint"
       aria-label={say('status.toClearUp')}
       data-testid="to-clear-up"
     >
