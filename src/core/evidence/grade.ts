@@ -29,8 +29,15 @@ function basis(
   };
 }
 
-/** @param assessment of the leading rule; null where nothing has been read since the clock started */
-export function gradeOf(prepared: Prepared, assessment: RuleAssessment): EvidenceGrade | null {
+/** A thermometer from its last good check, or ever, to the one that found it off. */
+type OffSpan = { readonly probe: string; readonly since: Instant | null; readonly at: Instant };
+
+/** @param assessment of the leading rule @param off thermometers that were found off, as long as nobody has settled that @returns null where nothing has been read since the clock started */
+export function gradeOf(
+  prepared: Prepared,
+  assessment: RuleAssessment,
+  off: readonly OffSpan[] = [],
+): EvidenceGrade | null {
   const { evidence } = prepared;
   const { from, to } = basis(assessment, prepared);
   const rounds = prepared.rounds.filter((r) => r.time >= from && r.time <= to);
@@ -59,6 +66,9 @@ export function gradeOf(prepared: Prepared, assessment: RuleAssessment): Evidenc
   const late = readings.filter(
     (r) => r.recordedAt !== undefined && r.recordedAt - r.at > MS.day,
   ).length;
+  const inDoubt = named.filter((r) =>
+    off.some((o) => o.probe === r.probe && r.at > (o.since ?? -Infinity) && r.at < o.at),
+  ).length;
   const checkedShare = (named.length - unchecked) / readings.length;
   const findings: Graded[] = [
     {
@@ -78,8 +88,11 @@ export function gradeOf(prepared: Prepared, assessment: RuleAssessment): Evidenc
       grade: hours === null ? 'thin' : gradeBy(-hours, [-evidence.policy.maxGapHours, -30, -13]),
     },
     {
-      finding: { code: 'INSTRUMENT', unchecked, named: named.length, total: readings.length },
-      grade: gradeBy(checkedShare, [0.01, 0.9, 1]),
+      finding: {
+        ...{ code: 'INSTRUMENT', unchecked, inDoubt },
+        ...{ named: named.length, total: readings.length },
+      },
+      grade: inDoubt > 0 ? 'thin' : gradeBy(checkedShare, [0.01, 0.9, 1]),
     },
     {
       finding: { code: 'LATE', count: late, total: readings.length },

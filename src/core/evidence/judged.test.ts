@@ -32,6 +32,29 @@ test('five places twice a day by a checked thermometer to the core is strong', (
     }),
   ).toMatchObject({ grade: 'strong' });
 });
+test('readings with a thermometer that its next check found off are weak, those before its last good check are not', () => {
+  const p = prepare(
+    evidence(
+      [0, 12, 24, 36, 48, 60, 72].flatMap(five),
+      [],
+      {},
+      {
+        ...{ points: FIVE, probes: CHECKED, coreDepthM: 1 },
+      },
+    ),
+    at(200),
+  );
+  const assessment = assessRule(p, holdRule({ hours: 72 }));
+  const instrument = (since: number | null, found: number, probe = 'T') =>
+    gradeOf(p, assessment, [
+      { probe, since: since === null ? null : at(since), at: at(found) },
+    ])!.findings.find(({ finding }) => finding.code === 'INSTRUMENT')!;
+  expect(instrument(30, 100)).toMatchObject({ grade: 'thin', finding: { inDoubt: 20, total: 35 } });
+  expect(findingText(instrument(30, 100).finding).is).toMatch(/^20 of 35 readings/);
+  expect(instrument(null, 100).finding).toMatchObject({ inDoubt: 35 });
+  expect(instrument(80, 100)).toMatchObject({ grade: 'strong' });
+  expect(instrument(null, 100, 'T9')).toMatchObject({ grade: 'strong' });
+});
 test('one weak part brings it down a step, two bring it all the way', () => {
   const rounds = [0, 12, 24, 36, 48, 60, 72].flatMap(five);
   expect(graded(rounds, { points: FIVE, probes: CHECKED, coreDepthM: 3 })!.grade).toBe('fair'); // a short thermometer in a big heap

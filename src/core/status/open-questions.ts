@@ -54,6 +54,14 @@ type Found = Pick<SiteQuestion, 'id' | 'cause' | 'since'> & {
 
 type LotsAtMoment = { readonly state: LotsState; readonly book: LotBook };
 
+const checkQuestion = ({ at, probe }: CheckDoubt): string => `thermometer:${at}:${probe}`;
+
+/** What checks put in doubt, and nobody has settled. */
+export const openDoubts = (
+  doubts: readonly CheckDoubt[],
+  { closedQuestions }: Pick<SiteState, 'closedQuestions'>,
+): CheckDoubt[] => doubts.filter((d) => !closedQuestions.has(checkQuestion(d)));
+
 /** Titles of the rules that a batch met, and would not have met. */
 const titlesUnmet = ({ rules }: BatchSnapshot, doubt: CheckDoubt): string[] =>
   rules
@@ -64,7 +72,7 @@ function foundByChecks(board: readonly BatchSnapshot[]): Found[] {
   const byCheck = new Map<string, { batch: BatchSnapshot; doubt: CheckDoubt }[]>();
   for (const batch of board)
     for (const doubt of batch.checkDoubts) {
-      const key = `thermometer:${doubt.at}:${doubt.probe}`;
+      const key = checkQuestion(doubt);
       byCheck.set(key, [...(byCheck.get(key) ?? []), { batch, doubt }]);
     }
   return [...byCheck].flatMap(([id, list]): Found[] => {

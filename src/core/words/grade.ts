@@ -10,6 +10,7 @@ export type Finding =
   | {
       readonly code: 'INSTRUMENT';
       readonly unchecked: number;
+      /** With a thermometer that its next check found off. */ readonly inDoubt: number;
       readonly named: number;
       readonly total: number;
     }
@@ -85,6 +86,11 @@ export function findingText(f: Finding): { readonly is: string; readonly better:
         return {
           is: say('terms.noReadingNamesThermometer'),
           better: say('terms.nameThermometerAtEachCheck'),
+        };
+      if (f.inDoubt > 0)
+        return {
+          is: say('terms.readingsInDoubt', { inDoubt: f.inDoubt, total: f.total }),
+          better: say('terms.clearUpThermometer'),
         };
       const parts = [
         f.unchecked > 0

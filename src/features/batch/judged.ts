@@ -55,8 +55,11 @@ export function strictnessView(
 }
 
 /** How good the evidence is, apart from what it says. */
-export function gradeView({ prepared, rules: accounts }: BatchAssessment) {
-  const grade = accounts[0] ? gradeOf(prepared, accounts[0].assessment) : null;
+export function gradeView(
+  { prepared, rules: accounts }: BatchAssessment,
+  off: Parameters<typeof gradeOf>[2],
+) {
+  const grade = accounts[0] ? gradeOf(prepared, accounts[0].assessment, off) : null;
   return (
     grade && {
       word: GRADE_WORD[grade.grade],

@@ -3,6 +3,7 @@ import { localInput, localParts } from '@/core/quantity/calendar';
 import { isShape } from '@/core/heap/size';
 import { SHAPE_WORDS } from '@/core/words/shape';
 import { say } from '@/messages/say';
+import { openDoubts } from '@/core/status/open-questions';
 import { statusOfBatch, type BatchStatus } from '@/core/status/batch-status';
 import { surenessText } from '@/core/words/reading';
 import { positionText } from '@/core/words/position';
@@ -612,9 +613,12 @@ const outcomeOf = (said: readonly Said[]): RecordDoc['outcome'] =>
   }));
 
 /** How good the evidence is, apart from what it says. */
-function qualityOf(assessment: BatchAssessment | null): string[] {
+function qualityOf(
+  assessment: BatchAssessment | null,
+  off: Parameters<typeof gradeOf>[2],
+): string[] {
   const lead = assessment?.rules[0];
-  const grade = lead ? gradeOf(assessment.prepared, lead.assessment) : null;
+  const grade = lead ? gradeOf(assessment.prepared, lead.assessment, off) : null;
   if (!grade) return [say('record.noTemperaturesSinceClockStarted')];
   return [
     say('record.overallWeakestPartCountsMost', { gradeword: GRADE_WORD[grade.grade] }),
@@ -647,7 +651,8 @@ export function recordDoc(ask: Ask): RecordDoc {
     place: (id) => labels.get(id) ?? id,
   };
   const assessment = assessBatch(state, site, siteState, now);
-  const status = statusOfBatch(createBatchSnapshot(state, site, siteState, now, assessment), now);
+  const snapshot = createBatchSnapshot(state, site, siteState, now, assessment);
+  const status = statusOfBatch(snapshot, now);
   const cn = initialCnOf(ask.store ?? foldStore(state.entries), state.id, state.builtAt);
   const said = assessment ? saidOf(assessment, status, state.terms.length, locale, cn) : [];
   const { code } = state.opened;
@@ -659,7 +664,7 @@ export function recordDoc(ask: Ask): RecordDoc {
     asOf: now,
     identity: [...identityOf(page, cnText(cn)), ...standingRow(status, locale)],
     outcome: outcomeOf(said),
-    quality: qualityOf(assessment),
+    quality: qualityOf(assessment, openDoubts(snapshot.checkDoubts, siteState)),
     held: heldText(LIBRARY_EDITION),
     sign: [say('record.name'), say('record.signature'), say('record.date')],
     verdicts: said.map((v) => ({

@@ -290,6 +290,10 @@ export const enTerms = {
     '{unchecked, plural, one {# reading} other {# readings}} with a thermometer not checked lately',
   readingReadingsWithNoThermometer:
     '{without, plural, one {# reading} other {# readings}} with no thermometer named',
+  readingsInDoubt:
+    '{inDoubt, number} of {total, number} readings with a thermometer that its next check found off',
+  clearUpThermometer:
+    'See what there is to clear up, and read it again with a thermometer that is right.',
   everyReadingWithThermometerChecked: 'every reading with a thermometer checked lately',
   checkThermometerInIceWater: 'Check the thermometer in ice water, and name it at each check.',
   nothingEnteredMoreThanDay: 'nothing entered more than a day late',

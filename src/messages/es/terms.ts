@@ -288,6 +288,10 @@ export const esTerms = {
     '{unchecked, plural, one {# lectura} other {# lecturas}} con un termómetro sin revisión reciente',
   readingReadingsWithNoThermometer:
     '{without, plural, one {# lectura} other {# lecturas}} sin nombre de termómetro',
+  readingsInDoubt:
+    '{inDoubt, number} de {total, number} mediciones con un termómetro que la comprobación siguiente halló desviado',
+  clearUpThermometer:
+    'Mira lo que hay por aclarar, y mide otra vez con un termómetro que marque bien.',
   everyReadingWithThermometerChecked: 'todas las lecturas con un termómetro revisado hace poco',
   checkThermometerInIceWater: 'Revisa el termómetro en agua con hielo e indícalo en cada toma.',
   nothingEnteredMoreThanDay: 'nada registrado con más de un día de retraso',

@@ -5,6 +5,7 @@ import { createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-s
 import { assessBatch, type BatchAssessment } from '@/core/snapshot/assess-batch';
 import { initialCnOf } from '@/core/mix/initial-cn';
 import type { Figure } from '@/core/mix/mix';
+import { openDoubts } from '@/core/status/open-questions';
 import { statusOfBatch, type BatchStatus } from '@/core/status/batch-status';
 import { saysOf } from '@/telling/status/says';
 import { dayCountText } from '@/telling/status/rules';
@@ -92,7 +93,7 @@ export function showBatch(
       beyond:
         assessment !== null && assessment.rules.length > 0 && assessment.prepared.rounds.length > 0,
     },
-    grade: assessment ? gradeView(assessment) : null,
+    grade: assessment ? gradeView(assessment, openDoubts(snapshot.checkDoubts, siteState)) : null,
     chart: assessment && state.readings.length > 0 ? chartView(state, assessment, locale) : null,
     section: assessment ? sectionView(assessment, locale) : null,
     required: snapshot.rules[0] ? spanText(snapshot.rules[0].requiredHours) : null,
