@@ -80,7 +80,10 @@ export const SEASON: readonly Entry[] = [
     4 * 24,
   ),
 ];
-const PROOF = { lot: H, at: NOW - 35 * 24 * MS.hour, rule: 'us-503-pfrp-turned' };
+const PROOF = {
+  ...{ lot: H, at: NOW - 35 * 24 * MS.hour, rule: 'us-503-pfrp-turned' },
+  rimUnread: false,
+};
 export function bookOf(entries: readonly Entry[], proofs = [PROOF], now = NOW) {
   const store = foldStore(entries);
   const state = foldLots(entries);

@@ -45,14 +45,18 @@ const EMPTY: Traced = { litres: 0, any: [0, 0], raw: [0, 0] };
 const isHeated = ({ any, raw }: { readonly any: Interval; readonly raw: Interval }): boolean =>
   raw[1] === 0 && any[0] === 1;
 
+/** When a batch met a rule. */
+export type RuleProof = Proof & {
+  readonly rule: string;
+  /** With a rim that nobody read and nobody turned in. */ readonly rimUnread: boolean;
+};
+
 type Given = {
   readonly state: LotsState;
   /** With proofs of rules on pathogens. */ readonly site: FlowSite;
   readonly store: StoreState;
-  /** When batches met rules on weed seeds. */ readonly seedProofs: readonly (Proof & {
-    readonly rule: string;
-  })[];
-  readonly germProofs: readonly (Proof & { readonly rule: string })[];
+  /** When batches met rules on weed seeds. */ readonly seedProofs: readonly RuleProof[];
+  readonly germProofs: readonly RuleProof[];
   /** Least volume that stays hot here, m³. */ readonly leastM3: number;
 };
 
@@ -64,11 +68,16 @@ const limitsFor = (use: Use, leastM3: number): TestLimits => ({
   flaskClass: use.flaskClass,
 });
 
-/** The earliest proof of each batch that is among the sources of a lot. */
+/** The earliest proof of each batch that is among the sources of a lot; one with its rim read before any other. */
 const evidenceOf = (batches: readonly string[], proofs: Given['seedProofs']): RuleEvidence[] =>
   batches.map((batch) => {
-    const own = proofs.filter((p) => p.lot === batch).sort((a, b) => a.at - b.at)[0];
-    return { batch, rule: own?.rule ?? null, at: own?.at ?? null };
+    const own = proofs
+      .filter((p) => p.lot === batch)
+      .sort((a, b) => Number(a.rimUnread) - Number(b.rimUnread) || a.at - b.at)[0];
+    return {
+      ...{ batch, rule: own?.rule ?? null, at: own?.at ?? null },
+      rimUnread: own?.rimUnread ?? false,
+    };
   });
 
 /** All that is worked out of a site's lots once, and asked of many times. */

@@ -144,7 +144,8 @@ describe('a release lists what is met, and what is not', () => {
   test('weeds that came up in a test go before the heat that should have killed them', () => {
     const { book } = bookOf(SEASON);
     const facts = book.factsOf(F);
-    const proven = { ...facts, seeds: [{ batch: H, rule: 'practice-weed-seed-week', at: NOW }] };
+    const week = { batch: H, rule: 'practice-weed-seed-week', at: NOW, rimUnread: false };
+    const proven = { ...facts, seeds: [week] };
     const sprouted = {
       ...{ id: 't', kind: 'sprout' as const, at: NOW, endedAt: NOW, speaks: true },
       assessedFor: () => ({ outcome: 'fail' as const, figure: 2, gaps: [] }),
@@ -157,6 +158,22 @@ describe('a release lists what is met, and what is not', () => {
       evidence: expect.arrayContaining(['t']),
     });
     expect(seedRule({ ...proven, tests: [{ ...sprouted, speaks: false }] })!.standing).toBe('met');
+  });
+  test('a rule that was met where it was read, its rim unread, asks whoever releases for a reason', () => {
+    const { book } = bookOf(SEASON);
+    const facts = book.factsOf(F);
+    const [met] = facts.germs;
+    const germRule = (rimUnread: boolean) =>
+      assessUse(beds, { ...facts, germs: [{ ...met!, rimUnread }] }, NOW).lines.find(
+        (l) => l.item === 'germ-rule',
+      );
+    expect(germRule(false)).toMatchObject({ standing: 'met', force: 'must' });
+    // Not blocked: the verdict stands. Not passed over in silence either.
+    expect(germRule(true)).toMatchObject({ standing: 'unknown', force: 'should' });
+    // Not met stays not met, read or not.
+    const unmet = { ...facts, germs: [{ ...met!, at: null, rimUnread: true }] };
+    const line = assessUse(beds, unmet, NOW).lines.find((l) => l.item === 'germ-rule');
+    expect(line).toMatchObject({ standing: 'not-met', force: 'must' });
   });
   test('a batch that was never moved to cure has no days of curing', () => {
     const { book } = bookOf(SEASON);

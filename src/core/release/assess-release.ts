@@ -14,6 +14,7 @@ export type RuleEvidence = {
   readonly batch: string;
   readonly rule: string | null;
   readonly at: Instant | null;
+  /** Met with a rim that nobody read and nobody turned in. */ readonly rimUnread: boolean;
 };
 export type TestEvidence = {
   readonly id: string;
@@ -52,8 +53,13 @@ type ReleaseLine = {
   /** Lines of the limit sets. */ readonly limits: readonly LimitLine[];
 };
 
-const standRule = (evidence: readonly RuleEvidence[]): Standing =>
-  standAll(evidence.map((e) => (e.at === null ? 'not-met' : 'met')));
+/** A rule that was met where it was read is not known to be met in the rim: whoever releases over that says why. */
+function standRule(evidence: readonly RuleEvidence[]): Stood {
+  const standing = standAll(evidence.map((e) => (e.at === null ? 'not-met' : 'met')));
+  return standing === 'met' && evidence.some((e) => e.rimUnread)
+    ? { standing: 'unknown', force: 'should' }
+    : { standing };
+}
 
 /** Whether all of a lot was heated: no raw part, and nothing in it of which nobody knows. */
 export function standHeated({
@@ -91,7 +97,8 @@ const known = (is: boolean | null): Standing => (is === null ? 'unknown' : is ? 
 const hasSprouted = (use: Use, { tests }: LotFacts): boolean =>
   tests.some((t) => t.kind === 'sprout' && t.speaks && t.assessedFor(use).outcome === 'fail');
 
-type Stood = Pick<ReleaseLine, 'standing'> & Partial<Pick<ReleaseLine, 'evidence' | 'limits'>>;
+type Stood = Pick<ReleaseLine, 'standing'> &
+  Partial<Pick<ReleaseLine, 'evidence' | 'limits' | 'force'>>;
 
 function standLimits(use: Use, facts: LotFacts): Stood {
   const sets = use.limitSets.flatMap((id) => findLimitSet(id, facts.ownLimits) ?? []);
@@ -109,10 +116,10 @@ function stand(item: ReleaseItem, use: Use, facts: LotFacts, now: Instant): Stoo
     facts.tests.filter((t) => kinds.includes(t.kind)).map((t) => t.id);
   switch (item) {
     case 'germ-rule':
-      return { standing: standRule(facts.germs), evidence: facts.germs.map((g) => g.batch) };
+      return { ...standRule(facts.germs), evidence: facts.germs.map((g) => g.batch) };
     case 'seed-rule':
       return {
-        standing: hasSprouted(use, facts) ? 'not-met' : standRule(facts.seeds),
+        ...(hasSprouted(use, facts) ? { standing: 'not-met' } : standRule(facts.seeds)),
         evidence: [...facts.seeds.map((s) => s.batch), ...idsOf(['sprout'])],
       };
     case 'heated-throughout':

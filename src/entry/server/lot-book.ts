@@ -2,7 +2,7 @@ import type { SiteState } from '@/core/log/fold';
 import { ownRulesOf } from '@/core/formats/batch-file';
 import { MIN_HOT_M3 } from '@/core/heap/size';
 import { foldLots } from '@/core/lots/fold';
-import { LotBook } from '@/core/lots/book';
+import { LotBook, type RuleProof } from '@/core/lots/book';
 import { flowSiteOf } from '@/core/lots/site-flows';
 import { findRule } from '@/core/rules/library';
 import { siteQuestionsOf, type SiteQuestion } from '@/core/status/open-questions';
@@ -20,15 +20,10 @@ export type SiteLots = LotsLog & {
   readonly questions: readonly SiteQuestion[];
 };
 
-type RuleProof = {
-  readonly lot: string;
-  readonly at: number;
-  readonly rule: string;
-  readonly clock: 'germs' | 'seeds';
-};
+type ClockedProof = RuleProof & { readonly clock: 'germs' | 'seeds' };
 
 /** When batches met their rules. A rule of which nothing is known proves nothing. */
-function proofsOf(board: readonly BatchSnapshot[], { rules }: SiteState): RuleProof[] {
+function proofsOf(board: readonly BatchSnapshot[], { rules }: SiteState): ClockedProof[] {
   const own = ownRulesOf([...rules.values()].flatMap((versions) => versions.at(-1)?.rule ?? []));
   return board.flatMap((b) =>
     b.rules.flatMap((r, i) => {
@@ -37,7 +32,7 @@ function proofsOf(board: readonly BatchSnapshot[], { rules }: SiteState): RulePr
       const at = r.provenAt ?? (i === 0 ? b.outcome.best?.provenAt : null) ?? null;
       return rule === undefined || at === null
         ? []
-        : [{ lot: b.id, at, rule: r.rule, clock: rule.clock }];
+        : [{ lot: b.id, at, rule: r.rule, rimUnread: r.rimUnread, clock: rule.clock }];
     }),
   );
 }

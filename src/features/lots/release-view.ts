@@ -73,7 +73,7 @@ function evidenceViews(
     return book.factsOf(lot)[kind].map((e) => ({
       text: say('lots.metByBatch', {
         batch: nameOfMatter(given, e.batch),
-        met: e.at === null ? 'no' : 'yes',
+        met: e.at === null ? 'no' : e.rimUnread ? 'rim' : 'yes',
         at: e.at === null ? '' : dayText(locale.timeZone, e.at),
       }),
       href: `/batch/${e.batch}`,

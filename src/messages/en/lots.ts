@@ -100,7 +100,8 @@ export const enLots = {
   testFrom: 'from {at}, {by}',
   testTo: 'ended {at}',
   stale: 'from before something came in',
-  metByBatch: '{batch}: {met, select, yes {met {at}} other {not met}}',
+  metByBatch:
+    '{batch}: {met, select, yes {met {at}} rim {met where read {at}, rim not read} other {not met}}',
   limitLine:
     '{analyte}, {asks}: {found}; {standing, select, met {met} notmet {not met} other {not known}}',
   noResult: 'no result',

@@ -100,7 +100,8 @@ export const esLots = {
   testFrom: 'desde {at}, {by}',
   testTo: 'terminó {at}',
   stale: 'de antes de que entrara algo',
-  metByBatch: '{batch}: {met, select, yes {cumplida {at}} other {no cumplida}}',
+  metByBatch:
+    '{batch}: {met, select, yes {cumplida {at}} rim {cumplida donde se midió {at}, borde sin medir} other {no cumplida}}',
   limitLine:
     '{analyte}, {asks}: {found}; {standing, select, met {cumplido} notmet {no cumplido} other {no se sabe}}',
   noResult: 'sin resultado',
