@@ -12,14 +12,14 @@ export type DriftPoint = {
 };
 
 /** Where the hot end of a heap lies, °C. */
-const HOT_C = 60;
+export const DRIFT_HOT_C = 60;
 
 /** How a thermometer's error has moved, one point for each calibration (contract, section 3). */
 export const driftOf = (checks: readonly ProbeCheck[], asOf: Instant): DriftPoint[] =>
   calibrationsOf(checks, asOf).map(({ at, a, b, poor }) => ({
     at,
     atIceK: a,
-    atHotK: a + (b - 1) * HOT_C,
+    atHotK: a + (b - 1) * DRIFT_HOT_C,
     single: b === 1,
     poor,
   }));

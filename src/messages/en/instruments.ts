@@ -104,7 +104,7 @@ export const enInstruments = {
   nextCheckBy: 'Next check by {due}.',
   theLastCheckWasOutside: 'The last check was outside its accuracy.',
   offsetAddedReadingsInIce:
-    'Offset added to its readings, {unit}: ○ in ice water{some, select, at60 {, ■ at 60 °C} other {}}; the band is its stated accuracy',
+    'Offset added to its readings, {unit}: ○ in ice water{some, select, at60 {, ■ at {hotC, number, celsius}} other {}}; the band is its stated accuracy',
   checks: '{checks, number} checks',
   readAtOutofOutsideAccuracy:
     '{when}: read {readC} at {referenceC}{off, select, outOf {, outside its accuracy} other {}}',

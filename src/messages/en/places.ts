@@ -18,7 +18,7 @@ export const enPlaces = {
   theDepthCoreNotKnown: 'The depth of the core is not known',
   theCoreMDeep: 'The core is {coreDepthM, number, length} deep',
   noThermometerWithKnownLength: 'no thermometer with a known length',
-  theLongestThermometerReachesM: 'the longest thermometer reaches {stemM, number} m',
+  theLongestThermometerReachesM: 'the longest thermometer reaches {stemM, number, length}',
   mOfWindrow: '{lengthM, number, length} of windrow',
   aCheckNeedsPoints: 'a check needs {minPoints, number} points',
   whatThesePointsCanShow: 'What these points can show',

@@ -103,7 +103,7 @@ export const esInstruments = {
   nextCheckBy: 'Próxima revisión antes de {due}.',
   theLastCheckWasOutside: 'La última revisión quedó fuera de su exactitud.',
   offsetAddedReadingsInIce:
-    'Desvío sumado a sus lecturas, {unit}: ○ en agua con hielo{some, select, at60 {, ■ a 60 °C} other {}}; la banda es su exactitud',
+    'Desvío sumado a sus lecturas, {unit}: ○ en agua con hielo{some, select, at60 {, ■ a {hotC, number, celsius}} other {}}; la banda es su exactitud',
   checks: '{checks, number} revisiones',
   readAtOutofOutsideAccuracy:
     '{when}: marcó {readC} a {referenceC}{off, select, outOf {, fuera de su exactitud} other {}}',

@@ -18,7 +18,7 @@ export const esPlaces = {
   theDepthCoreNotKnown: 'No se sabe la profundidad del centro',
   theCoreMDeep: 'El centro está a {coreDepthM, number} m',
   noThermometerWithKnownLength: 'ningún termómetro con largo conocido',
-  theLongestThermometerReachesM: 'el termómetro más largo llega a {stemM, number} m',
+  theLongestThermometerReachesM: 'el termómetro más largo llega a {stemM, number, length}',
   mOfWindrow: '{lengthM, number, length} de hilera',
   aCheckNeedsPoints: 'una toma necesita {minPoints, number} puntos',
   whatThesePointsCanShow: 'Qué pueden mostrar estos puntos',

@@ -1,5 +1,6 @@
 'use client';
 import { Drift } from '@/charts/Drift';
+import { DRIFT_HOT_C } from '@/core/evidence/drift';
 import { MS } from '@/core/quantity/instant';
 import { say } from '@/messages/say';
 import type { HeapRef } from '@/entry/ui/useEntry';
@@ -141,6 +142,7 @@ export const InstrumentItem = ({
         <p className="q text-note">
           {say('instruments.offsetAddedReadingsInIce', {
             unit: `°${site.unit}`,
+            hotC: DRIFT_HOT_C,
             some: line.drift.some((d) => !d.single) ? 'at60' : 'other',
           })}
         </p>
