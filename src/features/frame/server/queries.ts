@@ -1,6 +1,6 @@
 import { currentUnits, say } from '@/messages/say';
 import { notFound, redirect } from 'next/navigation';
-import { logsInOwnName, may, type Action } from '@/core/access/roles';
+import { may, type Action } from '@/core/access/roles';
 import { deviceOfKey, type Access } from '@/db/access';
 import { currentAccess, publicSite, theDb, theSite } from '@/db/context';
 import { logRepo } from '@/db/repositories/log';
@@ -17,6 +17,7 @@ import type { Locale } from '@/core/words/note';
 import { now } from '@/platform/clock';
 import { inSite } from '@/platform/current-request';
 import { roleName } from '@/entry/role-name';
+import { readOwnPrefs } from '@/entry/server/own-prefs';
 import { firstLineOfPage, openFaultTexts } from '@/entry/server/trust';
 import { readPrefs, type Prefs } from '@/platform/prefs';
 
@@ -78,14 +79,6 @@ export async function loadCalendarContext(key: string | null): Promise<PageConte
   if (!device || device.revoked) return null;
   const site = await publicSite(() => Promise.resolve(device.site));
   return site && contextOf(site);
-}
-
-/** Who logs on this device, unless somebody else is named: who has signed in, or was named last. */
-async function readOwnPrefs(): Promise<Prefs> {
-  const [prefs, { person }] = [await readPrefs(), await currentAccess()];
-  if (!person?.role) return prefs;
-  const isOwn = prefs.by === '' || logsInOwnName(person.role);
-  return isOwn ? { ...prefs, by: person.name } : prefs;
 }
 
 async function contextOf(site: Site): Promise<PageContext> {

@@ -3,14 +3,14 @@ import { v5 } from 'uuid';
 import { theDb, theSite } from '@/db/context';
 import { snapshotRepo } from '@/db/repositories/snapshots';
 import { now } from '@/platform/clock';
-import { readPrefs } from '@/platform/prefs';
+import { readOwnPrefs } from '@/entry/server/own-prefs';
 import { createOfflineRoundData, type OfflineRoundData } from '../offline-round-data';
 
 /** The sheet for a round as of now, for this device. Null: no site has been named yet. */
 export async function loadOfflineRoundData(): Promise<OfflineRoundData | null> {
   const site = await theSite();
   if (!site) return null;
-  const [prefs, at, db] = [await readPrefs(), now(), theDb()];
+  const [prefs, at, db] = [await readOwnPrefs(), now(), theDb()];
   const [board, siteState] = await Promise.all([
     snapshotRepo(db).board(site, at),
     snapshotRepo(db).siteState(site),
