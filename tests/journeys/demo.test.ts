@@ -8,6 +8,7 @@ import {
   open,
   openForKeys,
   press,
+  seen,
   sleep,
   startApp,
   textOf,
@@ -98,6 +99,40 @@ test('a round on a phone, by the pad', async () => {
   await waitText(page, '[data-testid=log]', /Temperature check of 5 points 58–63 °C/);
   await open(page, `${app.base}/round`);
   expect(await valueOf(page, 'Who takes the temperatures')).toBe('Zoë 100%'); // the name is remembered on this device
+  await close();
+}, 60_000);
+
+test('on a laptop a value that is typed over a saved one takes its place', async () => {
+  const { page, errors, close } = await app.page();
+  await openEgret(page);
+  await open(page, `${page.url()}/round`);
+  const cell = (await page.waitForSelector('tbody input'))!;
+  const retype = async (text: string): Promise<string> => {
+    await cell.click();
+    await page.keyboard.type(text);
+    await page.keyboard.press('Tab');
+    await sleep(300);
+    return cell.evaluate((el) => el.value);
+  };
+  expect(await retype('63')).toBe('63');
+  expect(await retype('61')).toBe('61');
+  expect(errors).toEqual([]);
+  await close();
+}, 60_000);
+
+test('a check of a thermometer that was a slip is voided, with what that does said first', async () => {
+  const { page, errors, close } = await app.page();
+  await open(page, `${app.base}/instruments`);
+  await press(page, '2 checks');
+  await press(page, 'Void this check');
+  await waitText(page, '[data-testid=check-effects]', /Without this check/);
+  await fill(page, 'Why it was a mistake', 'Read before it was steady');
+  await fill(page, 'Who', 'Mo');
+  const sheet = '//*[@role="dialog"]//button[normalize-space(.)="Void this check"]';
+  await (await seen(page, sheet)).click();
+  await page.waitForSelector('[role=dialog]', { hidden: true });
+  await waitText(page, 'main', /T1[^]*1 check/);
+  expect(errors).toEqual([]);
   await close();
 }, 60_000);
 

@@ -105,7 +105,7 @@ export const enInstruments = {
   theLastCheckWasOutside: 'The last check was outside its accuracy.',
   offsetAddedReadingsInIce:
     'Offset added to its readings, {unit}: ○ in ice water{some, select, at60 {, ■ at {hotC, number, celsius}} other {}}; the band is its stated accuracy',
-  checks: '{checks, number} checks',
+  checks: '{checks, plural, one {# check} other {# checks}}',
   readAtOutofOutsideAccuracy:
     '{when}: read {readC} at {referenceC}{off, select, outOf {, outside its accuracy} other {}}',
   voidThisCheck: 'Void this check',

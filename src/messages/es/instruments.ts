@@ -104,14 +104,14 @@ export const esInstruments = {
   theLastCheckWasOutside: 'La última revisión quedó fuera de su exactitud.',
   offsetAddedReadingsInIce:
     'Desvío sumado a sus lecturas, {unit}: ○ en agua con hielo{some, select, at60 {, ■ a {hotC, number, celsius}} other {}}; la banda es su exactitud',
-  checks: '{checks, number} revisiones',
+  checks: '{checks, plural, one {# revisión} other {# revisiones}}',
   readAtOutofOutsideAccuracy:
     '{when}: marcó {readC} a {referenceC}{off, select, outOf {, fuera de su exactitud} other {}}',
-  voidThisCheck: 'Anular esta comprobación',
-  voidCheckOf: 'Anular una comprobación de {name}',
+  voidThisCheck: 'Anular esta revisión',
+  voidCheckOf: 'Anular una revisión de {name}',
   whyItWasAMistake: 'Por qué fue un error',
-  voidedChanges: 'Sin esta comprobación:',
-  voidedNothingChanges: 'Sin esta comprobación no cambia ningún veredicto.',
+  voidedChanges: 'Sin esta revisión:',
+  voidedNothingChanges: 'Sin esta revisión no cambia ningún veredicto.',
   altitudeAndAir: 'Altitud y aire',
   why: 'Por qué',
   itNoLongerOfferedFor:

@@ -49,9 +49,9 @@ export const esStatus = {
   actNow: '{act}: ahora',
   actBy: '{act}: antes de {by}',
   thermometerOff:
-    'El termómetro {probe} marcaba {off} de {way, select, high {más} other {menos}} en su comprobación del {day}.',
+    'El termómetro {probe} marcaba {off} de {way, select, high {más} other {menos}} en su revisión del {day}.',
   fromTheStart: 'desde el principio',
-  sinceCheckOf: 'desde su comprobación del {day}',
+  sinceCheckOf: 'desde su revisión del {day}',
   wouldNotBeMet: 'Si era así {from}, {losses}.',
   hasNotMet: '{batch} no cumplió {rules}',
   wouldLoseTime: 'Si era así {from}, parte del tiempo que cuenta no estuvo bastante caliente.',

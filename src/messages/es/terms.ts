@@ -289,7 +289,7 @@ export const esTerms = {
   readingReadingsWithNoThermometer:
     '{without, plural, one {# lectura} other {# lecturas}} sin nombre de termómetro',
   readingsInDoubt:
-    '{inDoubt, number} de {total, number} mediciones con un termómetro que la comprobación siguiente halló desviado',
+    '{inDoubt, number} de {total, number} mediciones con un termómetro que la revisión siguiente halló desviado',
   clearUpThermometer:
     'Mira lo que hay por aclarar, y mide otra vez con un termómetro que marque bien.',
   everyReadingWithThermometerChecked: 'todas las lecturas con un termómetro revisado hace poco',

@@ -544,7 +544,11 @@ function Row({
             className="field !w-[104px] disp !text-head font-bold"
             inputMode="decimal"
             value={shown}
-            onFocus={onFocus}
+            onFocus={(e) => {
+              onFocus();
+              // What is typed over a saved value takes its place: 67 and 77 are not 6777.
+              e.currentTarget.select();
+            }}
             onChange={(e) => {
               reading.type(e.target.value);
               onPending(e.target.value);

@@ -126,7 +126,7 @@ export function FilterBar({
   const isFiltered = queryOf(filter) !== '';
   return (
     <form
-      className="flex flex-wrap gap-x-4 gap-y-1.5 items-center px-3.5 py-2 border-b border-rule"
+      className="flex flex-wrap gap-x-4 gap-y-1.5 items-center px-3.5 py-2"
       aria-label={say('round.whichBatches')}
       onSubmit={(e) => {
         e.preventDefault();

@@ -48,7 +48,18 @@ export function Yard({
         <h1 id="yard-title" className="sr-only">
           {say('yard.batches')}
         </h1>
-        {of > 1 && <FilterBar filter={filter} shown={heaps.length + rows.length} of={of} />}
+        {of > 0 && (
+          <div className="flex flex-wrap items-center justify-end border-b border-rule">
+            {of > 1 && <FilterBar filter={filter} shown={heaps.length + rows.length} of={of} />}
+            <Link
+              prefetch={false}
+              href="/open"
+              className="link text-small ml-auto px-3.5 min-h-target inline-flex items-center"
+            >
+              {say('yard.startABatch')}
+            </Link>
+          </div>
+        )}
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(136px,1fr))] max-sm:grid-cols-2">
           {heaps.map((h) => (
             <HeapPlot key={h.plot.id} heap={h} largest={largest} />
