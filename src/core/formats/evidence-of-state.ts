@@ -17,7 +17,15 @@ const probesOfState = (
     id: p.id,
     checks: p.checks.map((c) => ({ at: at(c.at), referenceC: c.referenceC, readC: c.readC })),
   })),
-  ...used.map(({ id, name }) => ({ id: name, checks: siteState.probes.get(id) ?? [] })),
+  ...used.map(({ id, name }) => ({
+    id: name,
+    // Evidence is what a file says too: by which entry a check came in is none of it.
+    checks: (siteState.probes.get(id) ?? []).map((c) => ({
+      at: c.at,
+      referenceC: c.referenceC,
+      readC: c.readC,
+    })),
+  })),
 ];
 
 /** A reading as evidence. @param probe the name of its thermometer there */
