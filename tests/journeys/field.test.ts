@@ -190,6 +190,8 @@ const kept = (p: Phone): Promise<void> =>
 
 /** All batches, whichever are due: at some hours of the day one alone is, and at others none, when all are offered at once. */
 async function tapAll(p: Awaited<ReturnType<typeof phone>>): Promise<void> {
+  // The list is there a moment after the page: until then it has no such button, whatever is due.
+  await waitText(p.page, 'main', /Start with/);
   if ((await p.page.$('::-p-xpath(//button[starts-with(normalize-space(.), "All (")])')) !== null)
     await tap(p, 'All (');
 }

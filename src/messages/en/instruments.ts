@@ -65,7 +65,7 @@ export const enInstruments = {
   itWasFirstUsed: 'it was first used',
   ifWasAsFarOff: 'If it was as far off since {since}, these verdicts would change:',
   thisChangesNothingByItself:
-    'This changes nothing by itself: what it speaks against is listed under To clear up until a manager settles it. Read these batches again with a thermometer that you trust.',
+    'This changes nothing by itself: it is listed under To clear up. Read these batches again with a thermometer that you trust.',
   evenIfWasAsFar:
     'Even if it was as far off since {since}, every verdict of its {heaps, number} {heaps, plural, one {batch} other {batches}} would stay.',
   altitude: 'Altitude',
@@ -110,7 +110,6 @@ export const enInstruments = {
     '{when}: read {readC} at {referenceC}{off, select, outOf {, outside its accuracy} other {}}',
   voidThisCheck: 'Void this check',
   voidCheckOf: 'Void a check of {name}',
-  whyItWasAMistake: 'Why it was a mistake',
   voidedChanges: 'Without this check:',
   voidedNothingChanges: 'Without this check no verdict changes.',
   altitudeAndAir: 'Altitude and air',

@@ -63,7 +63,7 @@ export const esInstruments = {
   itWasFirstUsed: 'su primer uso',
   ifWasAsFarOff: 'Si estuvo igual de desviado desde {since}, estos veredictos cambiarían:',
   thisChangesNothingByItself:
-    'Esto no cambia nada por sí solo: lo que contradice figura en Por aclarar hasta que quien dirige lo da por aclarado. Mide estos lotes otra vez con un termómetro confiable.',
+    'Esto no cambia nada por sí solo: figura en Por aclarar. Mide estos lotes otra vez con un termómetro confiable.',
   evenIfWasAsFar:
     'Aunque estuviera igual de desviado desde {since}, se mantendría el veredicto de {heaps, plural, one {su lote} other {sus {heaps, number} lotes}}.',
   altitude: 'Altitud',
@@ -109,7 +109,6 @@ export const esInstruments = {
     '{when}: marcó {readC} a {referenceC}{off, select, outOf {, fuera de su exactitud} other {}}',
   voidThisCheck: 'Anular esta revisión',
   voidCheckOf: 'Anular una revisión de {name}',
-  whyItWasAMistake: 'Por qué fue un error',
   voidedChanges: 'Sin esta revisión:',
   voidedNothingChanges: 'Sin esta revisión no cambia ningún veredicto.',
   altitudeAndAir: 'Altitud y aire',

@@ -34,7 +34,7 @@ export function VoidCheckForm({
         })}
       </p>
       <Field
-        label={say('instruments.whyItWasAMistake')}
+        label={say('lots.whyVoid')}
         value={reason}
         maxLength={200}
         onChange={(e) => setReason(e.target.value)}
