@@ -29,10 +29,18 @@ function basis(
   };
 }
 
-/** A thermometer from its last good check, or ever, to the one that found it off. */
-type OffSpan = { readonly probe: string; readonly since: Instant | null; readonly at: Instant };
+/** The time in which a thermometer may have been off: from the check before, or from the start, to the one that found it. */
+export type OffSpan = {
+  readonly probe: string;
+  readonly since: Instant | null;
+  readonly at: Instant;
+};
 
-/** @param assessment of the leading rule @param off thermometers that were found off, as long as nobody has settled that @returns null where nothing has been read since the clock started */
+/**
+ * @param assessment of the leading rule
+ * @param off thermometers that were found off, as long as nobody has settled that
+ * @returns null where nothing has been read since the clock started
+ */
 export function gradeOf(
   prepared: Prepared,
   assessment: RuleAssessment,

@@ -19,7 +19,7 @@ const probesOfState = (
   })),
   ...used.map(({ id, name }) => ({
     id: name,
-    // Evidence is what a file says too: by which entry a check came in is none of it.
+    // A batch file has no entry ids for checks, so the evidence has none either.
     checks: (siteState.probes.get(id) ?? []).map((c) => ({
       at: c.at,
       referenceC: c.referenceC,

@@ -15,6 +15,8 @@ describe('what a sheet calls an analyte', () => {
     ['Chromium VI', 'Cr VI'],
     ['hexavalent chromium', 'Cr VI'],
     ['Cr(VI)', 'Cr VI'],
+    ['Chromium (VI)', 'Cr VI'],
+    ['Chromium (6+)', 'Cr VI'],
     ['Faecal coliforms', 'fecal coliforms'],
     ['Salmonella spp.', 'Salmonella'],
     ['Escherichia coli', 'E. coli'],
@@ -27,6 +29,10 @@ describe('what a sheet calls an analyte', () => {
   });
   test('a name that is not known stays, and is no limit’s', () =>
     expect(analyteOf('  Boron ')).toBe('boron'));
+  test.each(['Chromium (III)', 'Arsenic (III)', 'PAH', 'lead (dissolved)', 'lead (Cd)'])(
+    '%s is not taken for what it may not be',
+    (name) => expect(listAnalytes().map((a) => a.analyte)).not.toContain(analyteOf(name)),
+  );
 });
 
 describe('shares of mass', () => {

@@ -1,6 +1,6 @@
 /** What laboratories call the things that limits are written for, and the units that they write them in (common practice). */
 
-/** Other names of an analyte, by the name that limits use; in lower case, with what `tidyName` leaves out left out. */
+/** Other names of an analyte, by the name that limits use; in lower case, without `total`. */
 const SYNONYMS: Readonly<Record<string, readonly string[]>> = {
   As: ['arsenic', 'arsénico'],
   Cd: ['cadmium', 'cadmio'],
@@ -12,6 +12,11 @@ const SYNONYMS: Readonly<Record<string, readonly string[]>> = {
     'cr6+',
     'cr+6',
     'chromium vi',
+    'chromium (vi)',
+    'chromium(vi)',
+    'chromium (6+)',
+    'cr (vi)',
+    'cromo (vi)',
     'hexavalent chromium',
     'cromo vi',
     'cromo hexavalente',
@@ -24,7 +29,8 @@ const SYNONYMS: Readonly<Record<string, readonly string[]>> = {
   Se: ['selenium', 'selenio'],
   Zn: ['zinc', 'cinc'],
   'inorganic As': ['inorganic arsenic', 'arsenic, inorganic', 'arsénico inorgánico'],
-  PAH16: ['pah', 'pahs', 'pah 16', 'sum of 16 pah', 'hap16', 'hap'],
+  // Plain 'PAH' may be the sum of another number of compounds, so it is not taken for these sixteen.
+  PAH16: ['pah 16', 'pah-16', 'sum of 16 pah', 'sum of 16 pahs', 'hap16', 'hap 16'],
   Salmonella: ['salmonella spp', 'salmonella spp.', 'salmonella sp', 'salmonella sp.'],
   'E. coli': ['e coli', 'e.coli', 'escherichia coli'],
   'E. coli O157:H7': [
@@ -43,14 +49,13 @@ const SYNONYMS: Readonly<Record<string, readonly string[]>> = {
   ],
 };
 
-/** A symbol behind a name says the same again: `lead (Pb)`. That all of it was measured is what a limit means. */
+/** Limits are for the total of a metal, so `total` adds nothing. */
 const tidyName = (name: string): string =>
   name
     .trim()
     .toLowerCase()
     .replace(/\s+/g, ' ')
-    .replace(/^total |,? total$/g, '')
-    .replace(/ \((?!vi\))[a-z0-9+]{1,4}\)$/, '');
+    .replace(/^total |,? total$/g, '');
 
 const CANONICAL: ReadonlyMap<string, string> = new Map(
   Object.entries(SYNONYMS).flatMap(([analyte, names]) =>
@@ -58,10 +63,17 @@ const CANONICAL: ReadonlyMap<string, string> = new Map(
   ),
 );
 
-/** The name that limits use for what a sheet calls so; one that is not known stays as it is, in lower case. */
+/** The analyte of `lead (Pb)`: a symbol in brackets is left out only where it names the same; `chromium (III)` is not chromium. */
+function withoutSymbol(name: string): string | undefined {
+  const [, word = '', symbol = ''] = /^(.+) \(([^()]+)\)$/.exec(name) ?? [];
+  const analyte = CANONICAL.get(word);
+  return analyte !== undefined && CANONICAL.get(symbol) === analyte ? analyte : undefined;
+}
+
+/** The name that limits use for an analyte of a laboratory sheet; an unknown name is returned in lower case. */
 export function analyteOf(name: string): string {
   const tidy = tidyName(name);
-  return CANONICAL.get(tidy) ?? CANONICAL.get(name.trim().toLowerCase()) ?? tidy;
+  return CANONICAL.get(tidy) ?? withoutSymbol(tidy) ?? tidy;
 }
 
 /** Units of a share of mass, in mg/kg: what one of them is worth. */

@@ -37,6 +37,15 @@ function proofsOf(board: readonly BatchSnapshot[], { rules }: SiteState): Clocke
   );
 }
 
+/** What a page knows of a site when it asks for its lots. */
+export type KnownSite = {
+  readonly site: Site;
+  readonly now: number;
+  readonly board: readonly BatchSnapshot[];
+  readonly siteState: SiteState;
+  /** The hash of the last entry of the log. */ readonly asOf: string;
+};
+
 /** What is known of a site's batches already, where a page has asked for it. */
 type Known = {
   readonly board: readonly BatchSnapshot[];

@@ -1,23 +1,13 @@
-import type { SiteState } from '@/core/log/fold';
-import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { isOpen, mayHaveQuestions, type SiteQuestion } from '@/core/status/open-questions';
 import type { Db } from '@/db/client';
 import { lotsRepo } from '@/db/repositories/lots';
 import type { Site } from '@/db/repositories/site';
 import { storeRepo } from '@/db/repositories/store';
 import { now } from '@/platform/clock';
-import { readSiteLots } from './lot-book';
-
-type Asking = {
-  readonly site: Site;
-  readonly now: number;
-  readonly board: readonly BatchSnapshot[];
-  readonly siteState: SiteState;
-  readonly asOf: string;
-};
+import { readSiteLots, type KnownSite } from './lot-book';
 
 /** What speaks against evidence of a site, open and settled. Lots are followed only where something may have been found. */
-export async function readSiteQuestions(db: Db, s: Asking): Promise<readonly SiteQuestion[]> {
+export async function readSiteQuestions(db: Db, s: KnownSite): Promise<readonly SiteQuestion[]> {
   const { state } = await lotsRepo(db).read(s.site.id, s.asOf);
   if (!mayHaveQuestions(s.board, state)) return [];
   const store = await storeRepo(db).state(s.site.id, s.asOf);

@@ -2,7 +2,7 @@ import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
 import type { BatchAssessment } from '@/core/snapshot/assess-batch';
 import { factsOf } from '@/core/evidence/facts';
-import { gradeOf } from '@/core/evidence/grade';
+import { gradeOf, type OffSpan } from '@/core/evidence/grade';
 import { GUARD_BANDS_C, strictness } from '@/core/evidence/strictness';
 import { dayText } from '@/core/quantity/format';
 import { findingText, GRADE_WORD } from '@/core/words/grade';
@@ -55,10 +55,7 @@ export function strictnessView(
 }
 
 /** How good the evidence is, apart from what it says. */
-export function gradeView(
-  { prepared, rules: accounts }: BatchAssessment,
-  off: Parameters<typeof gradeOf>[2],
-) {
+export function gradeView({ prepared, rules: accounts }: BatchAssessment, off: readonly OffSpan[]) {
   const grade = accounts[0] ? gradeOf(prepared, accounts[0].assessment, off) : null;
   return (
     grade && {

@@ -102,12 +102,14 @@ describe('results of a laboratory', () => {
     ['As received', 'fresh'],
     ['fresh weight', 'fresh'],
     ['', ''],
-    ['ash-free', 'unread'],
+    ['ash-free', 'not-understood'],
   ])('a basis ‘%s’ on a pasted sheet is %s', (basis, is) =>
     expect(readLabCsv(`analyte,value,unit,basis\nlead,12,mg/kg,${basis}`)[0]!.basis).toBe(is),
   );
   test('what a value is a share of is asked for where the sheet’s word is not understood', () =>
-    expect(resultOf({ analyte: 'Pb', value: '12', unit: 'mg/kg', basis: 'unread' })).toBeNull());
+    expect(
+      resultOf({ analyte: 'Pb', value: '12', unit: 'mg/kg', basis: 'not-understood' }),
+    ).toBeNull());
   const line = (value: string) =>
     resultOf({ analyte: 'Pb', value, unit: 'mg/kg', basis: 'dry' })?.value;
   test.each([

@@ -65,7 +65,7 @@ export function publicLotView(given: LotsGiven, site: string, lot: string): Publ
   const facts = book.factsOf(lot);
   const use = usualUse(given.state);
   const decision = latestDecision(state, book, given.questions, lot);
-  // What is in question is not told to strangers as if it stood.
+  // The public page does not state a release that is in question.
   const stands = decision?.entry.data.decision === 'released' && !isInQuestion(decision);
   const released = stands ? decision.entry.data.uses : [];
   return {

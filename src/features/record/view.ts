@@ -11,7 +11,7 @@ import { chartView, type ChartView } from '@/core/snapshot/chart';
 import { claimText } from '@/telling/status/claim';
 import { stageText } from '@/telling/status/stage';
 import { createBatchSnapshot, type BatchSnapshot } from '@/core/snapshot/batch-snapshot';
-import { gradeOf } from '@/core/evidence/grade';
+import { gradeOf, type OffSpan } from '@/core/evidence/grade';
 import { initialCnOf } from '@/core/mix/initial-cn';
 import type { Figure } from '@/core/mix/mix';
 import { foldStore, type StoreState } from '@/core/mix/store';
@@ -613,10 +613,7 @@ const outcomeOf = (said: readonly Said[]): RecordDoc['outcome'] =>
   }));
 
 /** How good the evidence is, apart from what it says. */
-function qualityOf(
-  assessment: BatchAssessment | null,
-  off: Parameters<typeof gradeOf>[2],
-): string[] {
+function qualityOf(assessment: BatchAssessment | null, off: readonly OffSpan[]): string[] {
   const lead = assessment?.rules[0];
   const grade = lead ? gradeOf(assessment.prepared, lead.assessment, off) : null;
   if (!grade) return [say('record.noTemperaturesSinceClockStarted')];

@@ -70,7 +70,7 @@ export const enStatus = {
   settleReason: 'What you found, and why it is settled',
   settleReasonMissing: 'Say what you found first.',
   onlyManagerSettles: 'A manager of the site can settle it.',
-  questionNotOpen: 'This is not to be cleared up (any more). Reload the page.',
+  questionNotOpen: 'This is settled already, or was never open. Reload the page.',
   standBack: 'stand back, read first',
   tooHot: 'too hot',
 } as const;

@@ -71,7 +71,7 @@ export const esStatus = {
   settleReason: 'Qué encontraste y por qué está aclarado',
   settleReasonMissing: 'Di primero qué encontraste.',
   onlyManagerSettles: 'Quien dirige el sitio puede darlo por aclarado.',
-  questionNotOpen: 'Esto no está por aclarar (ya). Vuelve a cargar la página.',
+  questionNotOpen: 'Esto ya está aclarado o nunca estuvo por aclarar. Vuelve a cargar la página.',
   standBack: 'aléjate, mide primero',
   tooHot: 'demasiado caliente',
 } as const;

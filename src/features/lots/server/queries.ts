@@ -15,19 +15,11 @@ import { shouldMeasureFirst } from '@/core/lots/joining';
 import { standHeated } from '@/core/release/assess-release';
 import { theDb } from '@/db/context';
 import { storeRepo } from '@/db/repositories/store';
-import { readSiteLots } from '@/entry/server/lot-book';
-import type { SiteState } from '@/core/log/fold';
-import type { Site } from '@/db/repositories/site';
-import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
+import { readSiteLots, type KnownSite } from '@/entry/server/lot-book';
 import type { Locale } from '@/core/words/note';
 
 /** What a page knows of the site and of the device that asks. */
-type Asking = {
-  readonly site: Site;
-  readonly now: number;
-  readonly board: readonly BatchSnapshot[];
-  readonly siteState: SiteState;
-  readonly asOf: string;
+type Asking = KnownSite & {
   readonly locale: Locale;
   readonly unit: 'C' | 'F';
   readonly prefs: { readonly by: string };

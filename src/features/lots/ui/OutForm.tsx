@@ -115,7 +115,7 @@ const USES_BY_WAY: Readonly<Partial<Record<OutWay, readonly UseId[]>>> = {
 };
 
 /** What it is used for: chosen, or the only released use that fits where it goes. */
-function useUseOf({ releasedFor }: LotFormProps['lot'], way: OutWay | '') {
+function useChosenUse({ releasedFor }: LotFormProps['lot'], way: OutWay | '') {
   const [chosen, setUse] = useTyped<UseId | ''>('use', '');
   const offered = way === '' ? [] : (USES_BY_WAY[way] ?? []);
   const released = offered.filter((u) => releasedFor?.includes(u));
@@ -137,7 +137,7 @@ function useOut(lot: LotFormProps['lot']) {
   const [known, setKnown] = useState(false);
   const much = useHowMuch('part');
   const bed = useBed();
-  const { use, setUse, offered } = useUseOf(lot, way);
+  const { use, setUse, offered } = useChosenUse(lot, way);
   const doubted = way !== '' && OUT_IS_PRODUCT[way] ? doubtFor(lot, use) : null;
   const isByBed = way === 'bed' && bed.litres !== null && much.litres === '';
   const amount = isByBed ? { all: false, litres: bed.litres } : much.data;

@@ -7,8 +7,8 @@ export type LabLine = {
   readonly analyte: string;
   /** As on the sheet: `12.5`, `< 5`, `> 1000`, `absent`. */ readonly value: string;
   readonly unit: string;
-  /** `unread`: the sheet says something that is not understood. */ readonly basis:
-    Basis | '' | 'unread';
+  /** `not-understood`: the sheet says something that is not understood. */ readonly basis:
+    Basis | '' | 'not-understood';
 };
 
 /** Words for what was looked for and not found, and for what was, as laboratories write them. */
@@ -34,7 +34,7 @@ export const isReadable = (value: string): boolean => valueOf(value) !== null;
 /** The result that a line stands for; null: something is missing, or the value cannot be read. */
 export function resultOf({ analyte, value, unit, basis }: LabLine): LabResult | null {
   const read = valueOf(value);
-  if (analyte.trim() === '' || unit.trim() === '' || read === null || basis === 'unread')
+  if (analyte.trim() === '' || unit.trim() === '' || read === null || basis === 'not-understood')
     return null;
   return {
     analyte: analyte.trim(),
@@ -49,11 +49,11 @@ const DRY = /^(dry|dry matter|dry weight|dry basis|d\.?m\.?|d\.?w\.?|seco|materi
 const FRESH =
   /^(fresh|fresh matter|fresh weight|wet|wet weight|as received|as is|f\.?m\.?|f\.?w\.?|fresco|materia fresca|m\.?f\.?)$/i;
 
-/** What a value is a share of; `''`: nothing is said. @returns `unread` where something is said that is not understood */
+/** What a value is a share of; `''`: nothing is said. @returns `not-understood` where something is said that is not understood */
 function basisOf(text: string): LabLine['basis'] {
   const tidy = text.trim();
   if (tidy === '') return '';
-  return DRY.test(tidy) ? 'dry' : FRESH.test(tidy) ? 'fresh' : 'unread';
+  return DRY.test(tidy) ? 'dry' : FRESH.test(tidy) ? 'fresh' : 'not-understood';
 }
 
 /** Lines of a table with a header that names analyte, value, unit and basis; columns that are not there stay empty. */

@@ -213,7 +213,8 @@ export const BasisSelect = ({
   value,
   onChange,
 }: {
-  /** `unread`: a sheet says something else, so one is asked for. */ value: Basis | '' | 'unread';
+  /** `not-understood`: a sheet says something else, so one is asked for. */ value:
+    Basis | '' | 'not-understood';
   onChange: (basis: Basis | '') => void;
 }) => (
   <label className="label">
@@ -223,8 +224,8 @@ export const BasisSelect = ({
       value={value}
       onChange={(e) => onChange(e.target.value as Basis | '')}
     >
-      {value === 'unread' && (
-        <option value="unread" disabled>
+      {value === 'not-understood' && (
+        <option value="not-understood" disabled>
           {say('lots.basisNotUnderstood')}
         </option>
       )}

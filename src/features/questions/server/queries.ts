@@ -2,10 +2,11 @@ import { openAbout, type SiteQuestion } from '@/core/status/open-questions';
 import type { Locale } from '@/core/words/note';
 import { theDb } from '@/db/context';
 import { lotsRepo } from '@/db/repositories/lots';
+import type { KnownSite } from '@/entry/server/lot-book';
 import { readSiteQuestions } from '@/entry/server/site-questions';
 import { namesOf, questionLines, type QuestionLine } from '@/telling/status/questions';
 
-type Asking = Parameters<typeof readSiteQuestions>[1] & { readonly locale: Locale };
+type Asking = KnownSite & { readonly locale: Locale };
 
 async function linesOf(s: Asking, questions: readonly SiteQuestion[]): Promise<QuestionLine[]> {
   const { state } = await lotsRepo(theDb()).read(s.site.id, s.asOf);
