@@ -8,6 +8,7 @@ import { logRepo } from '@/db/repositories/log';
 import type { Site } from '@/db/repositories/site';
 import { storeRepo } from '@/db/repositories/store';
 import { newId } from '@/platform/ids';
+import { actAs, memberAccess } from '../support/access';
 import { doorOnSite, type Doored } from '../support/door';
 import { batchId } from '../support/ids';
 
@@ -444,4 +445,41 @@ test('a heap’s file carries what went in, but not what the site bought and fro
   expect(
     checkTrail(JSON.parse(JSON.stringify({ ...file, trail: trailOf(site.id, chained) })), sha),
   ).toMatchObject({ ok: true });
+});
+
+describe('what the site refuses or asks about', () => {
+  const meat = (more: object = {}) => load({ material: 'slaughter-waste', ...more });
+  afterEach(() => actAs(memberAccess(site, 'manager')));
+
+  test('is accepted by whoever keeps records, with a reason', async () => {
+    await refused(/Say why it is accepted/, 'load', meat());
+    await ok('load', meat({ because: 'papers' }));
+  });
+  test('is put on hold by the crew, and let in by somebody who may', async () => {
+    actAs(memberAccess(site, 'crew'));
+    await refused(/Put it on hold/, 'load', meat({ because: 'agreed' }));
+    const id = await ok('load', meat({ answer: 'ask' }));
+    await refused(/Put it on hold/, 'load-change', {
+      load: id,
+      answer: 'accept',
+      because: 'agreed',
+    });
+    actAs(memberAccess(site, 'recorder'));
+    await refused(/Say why/, 'load-change', { load: id, answer: 'accept' });
+    await ok('load-change', { load: id, answer: 'accept', because: 'agreed' });
+  });
+  test('is accepted from one supplier while a permission holds', async () => {
+    const until = Date.now() + 86_400_000;
+    const line = { material: 'slaughter-waste', answer: 'accept', reason: 'by its papers' };
+    const rest = { material: 'slaughter-waste', answer: 'refuse', reason: 'not here' };
+    const permitted = { ...line, supplier: 'Hill Farm', until };
+    await ok('acceptance', { lines: [permitted, rest] });
+    actAs(memberAccess(site, 'crew'));
+    await ok('load', meat({ supplier: 'hill farm' }));
+    await refused(/Put it on hold/, 'load', meat({ supplier: 'Dale Farm' }));
+    actAs(memberAccess(site, 'manager'));
+    await ok('acceptance', { lines: [{ ...permitted, until: Date.now() - 1000 }, rest] });
+    actAs(memberAccess(site, 'crew'));
+    await refused(/Put it on hold/, 'load', meat({ supplier: 'Hill Farm' }), { hoursAgo: 0 });
+  });
 });

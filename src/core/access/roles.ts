@@ -14,6 +14,7 @@ export type AccessRole = (typeof ACCESS_ROLES)[number];
  * - `see-site`: batches, temperatures, materials, records, the log
  * - `see-account`: one's own account
  * - `import`, `export`: whole tables in and out
+ * - `accept-exceptions`: taking in at the gate what the site asks about or refuses
  * - `open-links`: links for inspectors
  * - `manage-people`: who may do what, devices
  * - `name-site`: the first site of an installation, or a further one
@@ -26,6 +27,7 @@ export const ACTIONS = [
   'see-account',
   'import',
   'export',
+  'accept-exceptions',
   'open-links',
   'manage-people',
   'name-site',
@@ -44,6 +46,7 @@ const GRANTS: Readonly<Record<AccessRole, Grant>> = {
       'see-site',
       'import',
       'export',
+      'accept-exceptions',
       'open-links',
       'manage-people',
       'name-site',
@@ -51,7 +54,7 @@ const GRANTS: Readonly<Record<AccessRole, Grant>> = {
     duties: ['work', 'record', 'manage', 'device'],
   },
   recorder: {
-    actions: [...ANYBODY, 'see-account', 'see-site', 'import', 'export'],
+    actions: [...ANYBODY, 'see-account', 'see-site', 'import', 'export', 'accept-exceptions'],
     duties: ['work', 'record', 'device'],
   },
   crew: { actions: [...ANYBODY, 'see-account', 'see-site'], duties: ['work', 'device'] },

@@ -30,7 +30,17 @@ export const ROLES = [
 ] as const;
 export type Role = (typeof ROLES)[number];
 /** What a material may bring in. None: clean. */
-export const RISKS = ['raw-animal', 'food', 'seeds', 'disease', 'chemical', 'sharps'] as const;
+export const RISKS = [
+  'raw-animal',
+  'food',
+  'seeds',
+  'disease',
+  'chemical',
+  'sharps',
+  'sludge',
+  'by-product',
+  'dust',
+] as const;
 export type Risk = (typeof RISKS)[number];
 export const PARTICLES = ['paste', 'fine', 'medium', 'coarse', 'long', 'liquid'] as const;
 export type Particle = (typeof PARTICLES)[number];
@@ -182,6 +192,9 @@ export const AcceptLineSchema = z
     material: id.optional(),
     risk: z.enum(RISKS).optional(),
     kept: z.array(z.enum(METHODS)).min(1).optional(),
+    /** A permission: from this supplier alone, or until this moment. */
+    supplier: z.string().trim().min(1).max(80).optional(),
+    until: Moment.optional(),
     answer: z.enum(ANSWERS),
     reason: z
       .string()
@@ -194,6 +207,10 @@ export const AcceptLineSchema = z
     error: () => PROBLEM.acceptWhat,
   });
 export type AcceptLine = z.output<typeof AcceptLineSchema>;
+
+/** Why something was accepted that the site asks about or refuses. */
+export const ACCEPT_REASONS = ['agreed', 'papers', 'fits-method'] as const;
+export type AcceptReason = (typeof ACCEPT_REASONS)[number];
 
 /** A figure of one load that was measured instead of taken from the table. */
 const LoadTestSchema = z.looseObject({
@@ -222,13 +239,13 @@ export const LoadSchema = z.looseObject({
   state: z.enum(LOAD_STATES),
   sprayed: z.enum(['no', 'yes', 'unknown']),
   /** Diseased plants of this family are in it. */ diseased: z.enum(CROP_FAMILIES).optional(),
-  /** Live seeds or roots in it, where somebody knows better than the table. */ seeds: z
-    .boolean()
-    .optional(),
+  /** Live seeds or roots in it, as somebody said at the gate. Left out: nobody was asked. */
+  seeds: z.union([z.boolean(), z.literal('unknown')]).optional(),
   certificate: z.string().trim().max(120).optional(),
   cost: z.number().min(-1_000_000).max(1_000_000).optional(),
   where: z.string().trim().max(60).optional(),
   answer: z.enum(ANSWERS),
+  /** Why it was accepted all the same. */ because: z.enum(ACCEPT_REASONS).optional(),
   /** What was asked, or why it was refused. */ asked: Words.optional(),
   /** What was done with a refused load. */ done: Words.optional(),
   /** It would else have gone to waste. */
@@ -247,6 +264,7 @@ export const LoadChangeSchema = z.looseObject({
   becomes: z.enum(LOAD_STATES).optional(),
   where: z.string().trim().max(60).optional(),
   answer: z.enum(ANSWERS).optional(),
+  /** Why it was accepted all the same. */ because: z.enum(ACCEPT_REASONS).optional(),
   done: Words.optional(),
   /** Counted again: so much is left. */
   left: AmountSchema.optional(),

@@ -10,6 +10,7 @@ import {
   type Traced,
 } from '../flow/trace';
 import { assessTest, USUAL_TEST_LIMITS, type TestLimits } from '../maturity/outcome';
+import { concernsOfLoads } from '../mix/concerns';
 import type { StoreState } from '../mix/store';
 import { MS, type Instant } from '../quantity/instant';
 import type { LotFacts, RuleEvidence, TestEvidence } from '../release/assess-release';
@@ -297,7 +298,7 @@ export class LotBook {
       ),
       meshMm: this.meshes.get(lot) ?? null,
       covered: cover ? cover.data.cover === 'on' : null,
-      diseased: [...new Set(loads.flatMap((l) => l.load.diseased ?? []))],
+      concerns: concernsOfLoads(loads),
       ownLimits: state.limitSets,
     };
   }

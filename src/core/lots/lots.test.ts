@@ -1,6 +1,7 @@
 import { bookOf, C, DUNG, F, H, HAY, opened, SEASON, U, V } from '../../../tests/support/season';
 import { entry, load, barrows, NOW } from '../../../tests/support/store';
 import type { Entry } from '../log/entry';
+import type { Concern } from '../mix/concerns';
 import { MS } from '../quantity/instant';
 import { assessUse, questionsOf, standHeated } from '../release/assess-release';
 import { findUse, USES } from '../release/uses';
@@ -198,6 +199,35 @@ describe('a release lists what is met, and what is not', () => {
     expect(questionsOf([growing], [])).toEqual(
       expect.arrayContaining(['germ-rule', 'heated-throughout']),
     );
+  });
+  describe('what went in asks for more than a use does by itself', () => {
+    const mulch = findUse('mulch')!;
+    const forceWith = (concern: Concern, item: string, use = mulch) => {
+      const concerns = [{ concern, loads: ['x'], families: [] }];
+      const { lines } = assessUse(use, { ...bookOf(SEASON).book.factsOf(F), concerns }, NOW);
+      return lines.find((l) => l.item === item)?.force;
+    };
+    test('sludge asks for a laboratory, a test of maturity and heat, of mulch too (40 CFR 503)', () => {
+      const facts = {
+        ...bookOf(SEASON).book.factsOf(F),
+        concerns: [{ concern: 'sludge' as const, loads: ['x'], families: [] }],
+      };
+      const assessed = assessUse(mulch, facts, NOW);
+      expect(assessed.standing).toBe('blocked');
+      for (const item of ['germ-rule', 'heated-throughout', 'maturity', 'limits'] as const)
+        expect(forceWith('sludge', item)).toBe('must');
+      expect(assessed.use.limitSets).toContain('us-503-13-table-3');
+      expect(assessed.use.maturity.atLeast).toBe(1);
+      // A use that asks for more than that keeps what it asks.
+      const sale = assessUse(findUse('bag-sale')!, facts, NOW);
+      expect(sale.use.maturity).toEqual(findUse('bag-sale')!.maturity);
+    });
+    test('animal by-products are heated throughout, sprayed stuff is tested with seedlings', () => {
+      expect(forceWith('by-product', 'heated-throughout')).toBe('must');
+      expect(forceWith('sprayed', 'bioassay')).toBe('should');
+      expect(forceWith('sprayed', 'bioassay', beds)).toBe('must');
+      expect(forceWith('dust', 'bioassay')).toBeUndefined();
+    });
   });
   test('the coarsest mesh counts, and overs were not screened', () => {
     const { book } = bookOf(SEASON);

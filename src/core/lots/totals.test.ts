@@ -4,6 +4,7 @@ import { entry, idOf, load, NOW } from '../../../tests/support/store';
 import { traceFrom, traceOutsOf } from '../flow/trace';
 import type { Flow, FlowSite } from '../flow/site-file';
 import type { Entry } from '../log/entry';
+import { diseasedFamiliesIn } from '../mix/concerns';
 import { LimitSetSchema, LotPageSchema } from '../log/lot-shapes';
 import { MS } from '../quantity/instant';
 import { assessUse } from '../release/assess-release';
@@ -245,8 +246,10 @@ test('diseased plants in a load stay with what was made of it', () => {
       ? ({ ...e, data: { ...e.data, diseased: 'brassicas' } } as unknown as Entry)
       : e,
   );
-  expect(bookOf(sick).book.factsOf(F).diseased).toEqual(['brassicas']);
-  expect(bookOf(SEASON).book.factsOf(C).diseased).toEqual([]);
+  const familiesIn = (of: ReturnType<typeof bookOf>, lot: string) =>
+    diseasedFamiliesIn(of.book.factsOf(lot).concerns);
+  expect(familiesIn(bookOf(sick), F)).toEqual(['brassicas']);
+  expect(familiesIn(bookOf(SEASON), C)).toEqual([]);
 });
 
 test.each([

@@ -2,7 +2,6 @@ import { say } from '../../messages/say';
 import type {
   Amount,
   FigureName,
-  Load,
   LoadState,
   LoadTest,
   Material,
@@ -180,13 +179,4 @@ export const ingredientOf = (
   ...amountOf(part.amount, properties.density),
   about: aboutOf(part.amount),
   price,
-});
-
-/** Whether it takes germs along, and seeds: for the clocks, and for where in the heap it may lie. */
-export const carries = (
-  risks: readonly Risk[],
-  load: Pick<Load, 'seeds'> | null = null,
-): { raw: boolean; seeds: boolean } => ({
-  raw: risks.some((r) => r === 'raw-animal' || r === 'food' || r === 'disease'),
-  seeds: load?.seeds ?? risks.includes('seeds'),
 });

@@ -1,4 +1,5 @@
-import { carries, type Ingredient } from './ingredient';
+import { isRaw } from './concerns';
+import type { Ingredient } from './ingredient';
 
 /**
  * How to lay a mix up, from the ground: an airy base of structure, then greens and browns by turns, what is raw or seeds well
@@ -24,10 +25,7 @@ const MAX_PAIRS = 6;
 /** A part is not carried in portions smaller than this, L: half a bucket. */
 const MIN_L = 8;
 
-const inside = (p: Ingredient): boolean => {
-  const { raw, seeds } = carries(p.risks);
-  return raw || seeds;
-};
+const inside = ({ risks }: Ingredient): boolean => isRaw(risks) || risks.includes('seeds');
 /** Leaves paths for air when it lies at the bottom (common practice: chip, twigs, stalks, straw). */
 const isAiry = (p: Ingredient): boolean =>
   (p.role === 'structure' || p.role === 'brown') &&

@@ -78,7 +78,7 @@ function material(
     name,
     role,
     particle,
-    risks: [...risks],
+    risks: [...risks, ...(caution?.includes(DUST) ? (['dust'] as const) : [])],
     n: range(figures.n),
     cn: range(figures.cn),
     moisture: range(figures.wet),
@@ -700,7 +700,7 @@ export const MATERIAL_LIBRARY: readonly Material[] = [
       wet: ['m', 55, 68, 78],
       kg: ['p', 700, 850, 1000],
     },
-    { risks: ['raw-animal', 'food'], caution: BY_PRODUCT },
+    { risks: ['raw-animal', 'food', 'by-product'], caution: BY_PRODUCT },
   ),
   material(
     'slaughter-waste',
@@ -713,7 +713,7 @@ export const MATERIAL_LIBRARY: readonly Material[] = [
       wet: ['m', 10, 60, 78],
       kg: ['p', 300, 700, 950],
     },
-    { risks: ['raw-animal'], caution: BY_PRODUCT },
+    { risks: ['raw-animal', 'by-product'], caution: BY_PRODUCT },
   ),
   material(
     'biosolids',
@@ -727,7 +727,7 @@ export const MATERIAL_LIBRARY: readonly Material[] = [
       kg: ['p', 850, 950, 1050],
     },
     {
-      risks: ['raw-animal', 'chemical'],
+      risks: ['raw-animal', 'chemical', 'sludge'],
       caution:
         'A regulated class of its own, with sampling and records; heat alone never lets it out. Check with your local authority.',
     },
@@ -1127,7 +1127,7 @@ export const MATERIAL_LIBRARY: readonly Material[] = [
     'activator',
     'fine',
     { n: ['m', 10, 13, 15], cn: ['m', 3, 3.5, 4], wet: ['m', 5, 10, 13], kg: ['p', 500, 650, 800] },
-    { risks: ['raw-animal'], caution: `${BY_PRODUCT} ${DUST}` },
+    { risks: ['raw-animal', 'by-product'], caution: `${BY_PRODUCT} ${DUST}` },
   ),
   material(
     'finished-compost',

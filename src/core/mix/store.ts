@@ -1,7 +1,9 @@
 import { say } from '../../messages/say';
 import { loadIdOf, type BatchId, type EntryId, type LoadId } from '../log/ids';
+import { isSameName } from '../log/entered-by';
 import type { DataOf, Entry } from '../log/entry';
 import type {
+  AcceptanceAnswer,
   AcceptLine,
   Amount,
   Charge,
@@ -170,24 +172,71 @@ export const USUAL_ACCEPTANCE: readonly AcceptLine[] = [
   },
 ];
 
+/** Whether a line permits something of one supplier, or for a while, instead of saying what the site takes as a rule. */
+export const isPermission = ({ supplier, until }: AcceptLine): boolean =>
+  supplier !== undefined || until !== undefined;
+
+const fitsMaterial = (l: AcceptLine, { id, risks }: Pick<Material, 'id' | 'risks'>): boolean =>
+  l.material === id || (l.risk !== undefined && risks.includes(l.risk));
+
+/** Permissions for a material that hold at a moment. */
+export const permissionsFor = (
+  material: Pick<Material, 'id' | 'risks'>,
+  lines: readonly AcceptLine[],
+  at: Instant,
+): AcceptLine[] =>
+  lines.filter(
+    (l) => isPermission(l) && fitsMaterial(l, material) && (l.until === undefined || at <= l.until),
+  );
+/** The permission that covers a supplier; undefined: none does. */
+export const permissionOf = <P extends { readonly supplier?: string | undefined }>(
+  permissions: readonly P[],
+  supplier: string | undefined,
+): P | undefined =>
+  permissions.find(
+    (p) => p.supplier === undefined || (supplier !== undefined && isSameName(p.supplier, supplier)),
+  );
+
+/** Of the answers for each kind of batch the one for a load of which nobody knows where it goes: refused only where all refuse it. */
+export function strictestAnswer(
+  answers: readonly { readonly answer: AcceptanceAnswer }[],
+): AcceptanceAnswer {
+  const refusals = answers.filter((a) => a.answer === 'refuse').length;
+  if (refusals > 0) return refusals === answers.length ? 'refuse' : 'ask';
+  return answers.some((a) => a.answer === 'ask') ? 'ask' : 'accept';
+}
+
+/** What the site answers to a load at the gate. */
+export function answerToLoad(
+  material: Pick<Material, 'id' | 'risks'>,
+  supplier: string | undefined,
+  lines: readonly AcceptLine[],
+  at: Instant,
+): AcceptanceAnswer {
+  if (permissionOf(permissionsFor(material, lines, at), supplier)) return 'accept';
+  const { answer, but } = answerTo(material, null, lines);
+  return strictestAnswer([{ answer }, ...but]);
+}
+
 /** What the site answers to a material: the first line that fits. @param kept how the heap is kept; null: not known yet, the strictest of what could fit */
 export function answerTo(
   material: Pick<Material, 'id' | 'risks'>,
   kept: 'turned' | 'static' | 'vessel' | null,
   lines: readonly AcceptLine[],
 ): {
-  readonly answer: 'accept' | 'ask' | 'refuse';
+  readonly answer: AcceptanceAnswer;
   readonly reason: string | null;
   /** Ways of keeping where it is different. */ readonly but: readonly {
     readonly kept: 'turned' | 'static' | 'vessel';
-    readonly answer: 'accept' | 'ask' | 'refuse';
+    readonly answer: AcceptanceAnswer;
     readonly reason: string | null;
   }[];
 } {
   const under = (k: 'turned' | 'static' | 'vessel') => {
     const line = lines.find(
       (l) =>
-        (l.material === material.id || (l.risk !== undefined && material.risks.includes(l.risk))) &&
+        !isPermission(l) &&
+        fitsMaterial(l, material) &&
         (l.kept === undefined || l.kept.includes(k)),
     );
     return { kept: k, answer: line?.answer ?? ('accept' as const), reason: line?.reason ?? null };

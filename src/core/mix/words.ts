@@ -135,6 +135,15 @@ export const RISK_WORDS: Readonly<Record<Risk, string>> = {
   get sharps() {
     return say('mix.sharpsPlastic');
   },
+  get sludge() {
+    return say('mix.sewageSludge');
+  },
+  get 'by-product'() {
+    return say('mix.animalByProduct');
+  },
+  get dust() {
+    return say('mix.dustOrAllergens');
+  },
 };
 export const PARTICLE_WORDS: Readonly<Record<Particle, string>> = {
   get paste() {

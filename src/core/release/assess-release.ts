@@ -1,11 +1,11 @@
 import type { Interval } from '../flow/trace';
-import type { CropFamily } from '../log/kinds/vocabulary';
 import type { TestKind } from '../log/test-shapes';
 import type { AssessedTest } from '../maturity/outcome';
+import type { LotConcern } from '../mix/concerns';
 import { MS, type Instant } from '../quantity/instant';
 import { findLimitSet, type LimitSet } from './limit-sets';
 import { assessLimits, standAll, type LabSample, type LimitLine, type Standing } from './limits';
-import { RELEASE_ITEMS, type Force, type ReleaseItem, type Use } from './uses';
+import { RELEASE_ITEMS, addDemands, type Force, type ReleaseItem, type Use } from './uses';
 
 /** What a release lists: for one use each item as met, not met or unknown, with its evidence (contract, section 6). */
 
@@ -40,8 +40,8 @@ export type LotFacts = {
   /** The coarsest mesh that all of it went through, mm; null: it was not screened. */ readonly meshMm:
     number | null;
   readonly covered: boolean | null;
-  /** Crop families of which diseased plants went into it. */
-  readonly diseased: readonly CropFamily[];
+  /** What came in with its loads and limits its use. */
+  readonly concerns: readonly LotConcern[];
   /** The site's own sets of limits. */ readonly ownLimits: readonly LimitSet[];
 };
 
@@ -152,8 +152,12 @@ export type AssessedUse = {
   readonly standing: 'met' | 'reasons' | 'blocked';
 };
 
-/** What a use asks of a lot, and how each of it stands at a moment. */
-export function assessUse(use: Use, facts: LotFacts, now: Instant): AssessedUse {
+/** What a use asks of a lot, with what that asks for which went in, and how each of it stands at a moment. */
+export function assessUse(asked: Use, facts: LotFacts, now: Instant): AssessedUse {
+  const use = addDemands(
+    asked,
+    facts.concerns.map((c) => c.concern),
+  );
   const lines = RELEASE_ITEMS.flatMap((item): ReleaseLine[] => {
     const force = use.asks[item];
     if (force === undefined || !isAsked(item, facts)) return [];

@@ -1,6 +1,7 @@
 import { RELEASE_ITEMS, USE_IDS } from '../log/lot-shapes';
 import type { TestKind } from '../log/test-shapes';
 import type { FlaskClass } from '../maturity/outcome';
+import type { Concern } from '../mix/concerns';
 
 /** What each use of compost asks, as data (contract, section 6). Days and counts are common practice. */
 
@@ -165,6 +166,49 @@ export const USES: readonly Use[] = [
     maturity: { atLeast: 1, of: QUICK },
   },
 ];
+
+/** What a concern asks of every use, whatever the use asks by itself. */
+const DEMANDS: Readonly<Record<Concern, Use['asks']>> = {
+  // 40 CFR 503.10 and 503.13: sludge is applied to no land without its metals and pathogens known (from memory).
+  sludge: { ...HEATED, maturity: 'must', limits: 'must' },
+  'by-product': HEATED,
+  // Weedkillers that outlast the heat harm what grows under a mulch too (common practice).
+  sprayed: { bioassay: 'should' },
+  diseased: { 'germ-rule': 'should', 'heated-throughout': 'should' },
+  'unknown-origin': { 'germ-rule': 'should', 'heated-throughout': 'should' },
+  seeds: { 'seed-rule': 'should' },
+  'spray-unknown': {},
+  dust: {},
+};
+const SLUDGE_LIMITS = ['us-503-13-table-3', 'us-503-32-class-a'];
+
+const stricter = (a: Force | undefined, b: Force | undefined): Force | undefined =>
+  a === 'must' || b === 'must' ? 'must' : (a ?? b);
+
+/** What all asks together ask, the stricter of two for each item. */
+function mergeAsks(all: readonly Use['asks'][]): Use['asks'] {
+  const merged: Partial<Record<ReleaseItem, Force>> = {};
+  for (const asks of all)
+    for (const item of RELEASE_ITEMS) {
+      const force = stricter(merged[item], asks[item]);
+      if (force !== undefined) merged[item] = force;
+    }
+  return merged;
+}
+
+/** A use as it stands for compost with these concerns: what went in may ask for more than the use does by itself. */
+export function addDemands(use: Use, concerns: readonly Concern[]): Use {
+  if (concerns.every((c) => Object.keys(DEMANDS[c]).length === 0)) return use;
+  const asks = mergeAsks([use.asks, ...concerns.map((c) => DEMANDS[c])]);
+  const isSludge = concerns.includes('sludge');
+  const isTested = use.asks.maturity !== undefined && use.maturity.atLeast > 0;
+  return {
+    ...use,
+    asks,
+    ...(isSludge && !isTested ? { maturity: { atLeast: 1, of: QUICK } } : {}),
+    ...(isSludge && use.limitSets.length === 0 ? { limitSets: SLUDGE_LIMITS } : {}),
+  };
+}
 
 /** The use of an id; undefined: none of these. @param uses as the site has them, where it changed any */
 export const findUse = (id: string, uses: readonly Use[] = USES): Use | undefined =>

@@ -18,6 +18,7 @@ import { ownRulesOf } from '@/core/formats/batch-file';
 import { findRule } from '@/core/rules/library';
 import { isImplausibleCheck } from '@/core/evidence/drift';
 import { implausibleCheckText } from '@/telling/status/thermometer';
+import type { MemberRole } from '@/core/log/entered-by';
 import { normalizeTexts, textFault } from '@/core/log/sound-text';
 import { FILE_PROBLEM } from '@/core/words/file-problem';
 import { DOOR_PROBLEM } from '@/core/words/door-problem';
@@ -40,7 +41,7 @@ import { createLinkedEntries } from './linked-entries';
 import { isOpenQuestion } from './site-questions';
 import { isOpenNote } from './trust';
 import { validateLots } from './validate-lots';
-import { validateStoreReferences } from './validate-store';
+import { validateGateAnswer, validateStoreReferences } from './validate-store';
 import { itemAt } from '@/core/quantity/present';
 
 /** `again`: nothing is wrong with it, it may be sent again later. */
@@ -123,7 +124,7 @@ async function checkAndAppend(
     return refused('data.question', say('status.questionNotOpen'));
   const who = await identify(trx, site, entry);
   if (!who.ok) return refused(who.problem.path, who.problem.message, who.again);
-  const wrong = await validateReferences(trx, site, entry);
+  const wrong = await validateReferences(trx, site, entry, who.enteredBy.role);
   if (wrong) return wrong;
   const ends = await createLinkedEntries(trx, entry, site);
   if (!ends.ok) return ends;
@@ -230,6 +231,7 @@ async function validateReferences(
   db: Db,
   site: Site,
   entry: NewEntry,
+  role: MemberRole,
 ): Promise<IngestResult | null> {
   if (entry.kind === 'opened' && entry.data.splitFrom !== undefined)
     return refused('data.splitFrom', say('entry.aPartWasSplitOff'));
@@ -251,7 +253,8 @@ async function validateReferences(
   if (entry.batch === null)
     return asRefusal(
       (await validateLots(db, site, entry)) ??
-        (await validateStoreReferences(db, site, entry, null)),
+        (await validateStoreReferences(db, site, entry, null)) ??
+        (await validateGateAnswer(db, site, entry, role)),
     );
   const state = await readBatchState(db, entry.batch);
   if (!state) return refused('batch', say('entry.thereNoSuchBatchOn'));

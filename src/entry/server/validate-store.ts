@@ -1,8 +1,11 @@
+import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
+import { may } from '@/core/access/roles';
+import type { MemberRole } from '@/core/log/entered-by';
 import type { DataOf, NewEntry } from '@/core/log/entry';
 import type { BatchState } from '@/core/log/fold';
 import type { Part } from '@/core/log/store-shapes';
-import { foldStore, type StoreState } from '@/core/mix/store';
+import { answerToLoad, foldStore, type StockLoad, type StoreState } from '@/core/mix/store';
 import { whenText } from '@/core/quantity/format';
 import { FILE_PROBLEM } from '@/core/words/file-problem';
 import { DOOR_PROBLEM } from '@/core/words/door-problem';
@@ -101,6 +104,38 @@ export async function validateStoreReferences(
     default:
       return null;
   }
+}
+
+/** An answer that takes in what the site asks about or refuses, with its material; null: it is none. */
+function acceptedOver(store: StoreState, entry: NewEntry): StockLoad['material'] | null {
+  if (entry.kind === 'load' && entry.data.answer === 'accept') {
+    const material = store.materials.get(entry.data.material);
+    const { supplier } = entry.data;
+    return material && answerToLoad(material, supplier, store.acceptance, entry.at) !== 'accept'
+      ? material
+      : null;
+  }
+  if (entry.kind !== 'load-change' || entry.data.answer !== 'accept') return null;
+  const load = store.loadOf.get(entry.data.load);
+  return load && load.answer !== 'accept' ? load.material : null;
+}
+
+/** Whether whoever takes in what the site asks about or refuses may, and says why; null: they may. */
+export async function validateGateAnswer(
+  db: Db,
+  site: Site,
+  entry: NewEntry,
+  role: MemberRole,
+): Promise<Problem | null> {
+  if (entry.kind !== 'load' && entry.kind !== 'load-change') return null;
+  const material = acceptedOver(foldStore(await logRepo(db).ofStore(site.id)), entry);
+  if (material === null) return null;
+  const name = libraryText(material.name);
+  if (!may(role, 'accept-exceptions'))
+    return wrong('data.answer', say('store.acceptedByOthers', { name }));
+  return entry.data.because === undefined
+    ? wrong('data.because', say('store.acceptedWithoutReason', { name }))
+    : null;
 }
 
 function wrongParts(parts: readonly Part[], store: StoreState, path: string): Problem | null {

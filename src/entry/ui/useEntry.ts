@@ -6,6 +6,7 @@ import type { EntryKind } from '@/core/log/entry';
 import { WAITING_NAMES } from '@/core/log/kinds/waiting';
 import type { MethodTemplate, Position } from '@/core/log/shapes';
 import type { OwnMeasure } from '@/core/log/store-shapes';
+import type { CarriedRisks } from '@/core/mix/concerns';
 import type { PlacedHeap } from '../placed';
 import { nameForHeap } from '@/core/words/waiting';
 import { submitOrQueue } from '@/outbox/keep';
@@ -24,9 +25,9 @@ type StoreRef = {
     readonly name: string;
     readonly says: string;
     readonly inStore: boolean;
+    readonly carries: CarriedRisks;
   }[];
   readonly measures: readonly OwnMeasure[];
-  readonly risks: Readonly<Record<string, { readonly raw: boolean; readonly seeds: boolean }>>;
 };
 /** The heap and the device that a form speaks for. */
 export type HeapRef = {

@@ -3,7 +3,7 @@ import { say } from '@/messages/say';
 import type { BatchId, LoadId } from '@/core/log/ids';
 import type { Material, OwnMeasure } from '@/core/log/store-shapes';
 import type { Built } from '@/core/mix/build';
-import { carries } from '@/core/mix/ingredient';
+import { carriedBy, isRaw, type CarriedRisks } from '@/core/mix/concerns';
 import { answerTo, inStock, type StoreState } from '@/core/mix/store';
 import { estOf } from '@/core/mix/window';
 import {
@@ -28,6 +28,7 @@ export type Source = {
   readonly name: string;
   readonly says: string;
   readonly inStore: boolean;
+  /** What goes in with it. */ readonly carries: CarriedRisks;
   /** What the site answers to it for this heap, where it is not a plain yes. */ readonly answer:
     string | null;
 };
@@ -74,8 +75,6 @@ export type BuildView = {
   readonly sources: readonly Source[];
   readonly measures: readonly OwnMeasure[];
   readonly wrongUnit: string | null;
-  /** What a material carries: for the clocks of an addition. */
-  readonly risks: Readonly<Record<string, { readonly raw: boolean; readonly seeds: boolean }>>;
 };
 
 const keyOf = (material: string, load: string | null): string =>
@@ -104,6 +103,7 @@ function sourcesOf(
         name: l.load.what ?? libraryText(l.material.name),
         inStore: true,
         answer: answer(l.material),
+        carries: carriedBy(l.material, l.load),
         says: [stockText(l, locale), l.where].filter(Boolean).join(', '),
       })),
     ...[...store.materials.values()]
@@ -115,6 +115,7 @@ function sourcesOf(
         says: say('build.notFromStock'),
         inStore: false,
         answer: answer(m),
+        carries: carriedBy(m, null),
       }))
       .sort((a, b) => (a.name < b.name ? -1 : 1)),
   ];
@@ -137,7 +138,7 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
   const [cn, wet] = [estOf(mix.cn), estOf(mix.moisture)];
   const all = [...built.parts, ...(guide?.planParts ?? [])];
   const dusty = all.some((p) => /spores|[Dd]usty/.test(p.caution ?? ''));
-  const raw = all.some((p) => carries(p.risks).raw);
+  const raw = all.some((p) => isRaw(p.risks));
   const kg = guide?.plan.massKg ?? mix.massKg;
   const slot = store.map?.map.slots.find((s) => s.name === heap.slot || s.id === heap.slot);
   const strangers = slot?.only
@@ -245,7 +246,6 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
     ],
     sources: sourcesOf(store, heap, locale),
     measures: store.measures,
-    risks: Object.fromEntries([...store.materials.values()].map((m) => [m.id, carries(m.risks)])),
     wrongUnit:
       slot?.only && strangers.length > 0
         ? say('build.isReservedForCouldGo', {

@@ -2,17 +2,13 @@ import { isInQuestion, latestDecision } from '@/core/status/lot-decision';
 import { say } from '@/messages/say';
 import { tracedShareText } from '@/core/flow/share-text';
 import { dayText, listText, upperFirst } from '@/core/quantity/format';
-import {
-  CROP_FAMILY_WORDS,
-  LOT_KIND_WORDS,
-  TEST_OUTCOME_WORDS,
-  TEST_WORDS,
-  USE_WORDS,
-} from '@/core/words/lots';
+import { LOT_KIND_WORDS, TEST_OUTCOME_WORDS, TEST_WORDS, USE_WORDS } from '@/core/words/lots';
 import { findRule, shortTitle } from '@/core/rules/library';
 import type { LotFacts } from '@/core/release/assess-release';
 import { usualUse } from '@/core/status/lot-decision';
 import type { UseId } from '@/core/release/uses';
+import { isGrave } from '@/core/mix/concerns';
+import { concernTexts } from '@/telling/status/concerns';
 import { nameOfMatter, type LotsGiven } from './matter';
 
 /** What whoever scans a label may see of a lot: what it is made of, how it was heated, tests, cautions; no names of people. */
@@ -26,6 +22,8 @@ export type PublicLotView = {
   /** What the site wrote for its label. */ readonly text: string | null;
   /** When some of it was first sold. */ readonly firstSold: string | null;
   readonly cautions: readonly string[];
+  /** What went in that is to be minded at every use: for the label too. */
+  readonly marks: readonly string[];
 };
 
 /** Materials by share; loads of one material are told together by their name. */
@@ -68,6 +66,12 @@ export function publicLotView(given: LotsGiven, site: string, lot: string): Publ
   // The public page does not state a release that is in question.
   const stands = decision?.entry.data.decision === 'released' && !isInQuestion(decision);
   const released = stands ? decision.entry.data.uses : [];
+  const concernsIn = (concerns: LotFacts['concerns']): string[] =>
+    concernTexts(concerns, {
+      store: given.store,
+      timeZone: given.locale.timeZone,
+      namesSuppliers: false,
+    });
   return {
     site,
     title: `${LOT_KIND_WORDS[known.kind]} ${known.code}`,
@@ -87,13 +91,8 @@ export function publicLotView(given: LotsGiven, site: string, lot: string): Publ
       say('lots.cautionHands'),
       say('lots.cautionDust'),
       say('lots.cautionPots'),
-      ...(facts.diseased.length > 0
-        ? [
-            say('lots.cautionFamily', {
-              families: listText(facts.diseased.map((f) => CROP_FAMILY_WORDS[f])),
-            }),
-          ]
-        : []),
+      ...concernsIn(facts.concerns.filter((c) => !isGrave(c))),
     ],
+    marks: concernsIn(facts.concerns.filter(isGrave)),
   };
 }

@@ -3,6 +3,7 @@ import { tracedShareText } from '@/core/flow/share-text';
 import { CROP_FAMILY_WORDS, RELEASE_ITEM_WORDS, TEST_WORDS, USE_WORDS } from '@/core/words/lots';
 import { labValueText, limitAskText } from '@/core/lots/texts';
 import { dayText, joinParts, listText } from '@/core/quantity/format';
+import { diseasedFamiliesIn } from '@/core/mix/concerns';
 import type { Standing } from '@/core/release/limits';
 import { isInQuestion, latestDecision } from '@/core/status/lot-decision';
 import type { AssessedUse } from '@/core/release/assess-release';
@@ -130,7 +131,7 @@ function lineSays(given: LotsGiven, lot: string, { use }: AssessedUse, item: Rel
 
 /** What to mind in a use, as far as it can matter for this lot. */
 function cautionTexts(given: LotsGiven, lot: string, cautions: readonly UseCaution[]): string[] {
-  const { diseased } = given.book.factsOf(lot);
+  const diseased = diseasedFamiliesIn(given.book.factsOf(lot).concerns);
   return cautions.flatMap((caution) => {
     if (caution === 'salt') return say('lots.cautionSalt');
     if (caution === 'plastic') return say('lots.cautionPlastic');

@@ -75,7 +75,7 @@ test('a load’s page tells what it is, where its figures come from, and where i
   expect(page.went).toEqual([{ batch: HEAP, text: 'a batch: 180 L, Wed May 20 9:00\u00a0AM' }]);
 });
 test('at the gate each material has its answer, different where it is kept otherwise', () => {
-  const options = materialOptions(foldStore([]));
+  const options = materialOptions(foldStore([]), { timeZone: 'America/New_York', now: 0 });
   const of = (id: string) => options.find((o) => o.id === id)!;
   expect(of('pet-dung').answers).toEqual([
     { kept: 'all', answer: 'refuse', reason: 'parasites survive short heat' },

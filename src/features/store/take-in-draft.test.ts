@@ -1,12 +1,6 @@
 import { getKindDescription } from '@/core/log/entry';
-import { USUAL_MEASURES } from '@/core/mix/store';
-import {
-  loadData,
-  newTakeInDraft,
-  readTakeIn,
-  strictestAnswer,
-  type TakeInDraft,
-} from './take-in-draft';
+import { strictestAnswer, USUAL_MEASURES } from '@/core/mix/store';
+import { loadData, newTakeInDraft, readTakeIn, type TakeInDraft } from './take-in-draft';
 import type { MaterialOption } from './view';
 
 const answer = (kept: string, a: 'accept' | 'ask' | 'refuse') => ({
@@ -22,6 +16,7 @@ const material = (id: string, change: Partial<MaterialOption> = {}): MaterialOpt
   risks: '',
   asksSpray: false,
   answers: [answer('all', 'accept')],
+  permissions: [],
   density: 100,
   ...change,
 });
@@ -37,16 +32,17 @@ const STRAW: TakeInDraft = {
   materialId: 'straw',
   amount: { n: '6', unit: 'barrow', about: true },
 };
-const read = (change: Partial<TakeInDraft>, by = 'Mo') =>
-  readTakeIn({ ...STRAW, ...change }, MATERIALS, USUAL_MEASURES, by);
+const MANAGER = { by: 'Mo', mayAccept: true };
+const read = (change: Partial<TakeInDraft>, keeper = MANAGER) =>
+  readTakeIn({ ...STRAW, ...change }, MATERIALS, USUAL_MEASURES, keeper);
 const data = (change: Partial<TakeInDraft>) => {
   const d = { ...STRAW, ...change };
-  return loadData(d, readTakeIn(d, MATERIALS, USUAL_MEASURES, 'Mo'), CLOCK);
+  return loadData(d, readTakeIn(d, MATERIALS, USUAL_MEASURES, MANAGER), CLOCK);
 };
 
 test('what is missing is told one after another, in the order of the form', () => {
-  const told = (d: Partial<TakeInDraft>, by?: string) => read(d, by).missing;
-  expect(readTakeIn(FIRST, MATERIALS, USUAL_MEASURES, 'Mo').missing).toBe('Choose what it is.');
+  const told = (d: Partial<TakeInDraft>, by = 'Mo') => read(d, { by, mayAccept: true }).missing;
+  expect(readTakeIn(FIRST, MATERIALS, USUAL_MEASURES, MANAGER).missing).toBe('Choose what it is.');
   expect(told({ amount: FIRST.amount })).toMatch(/how much/);
   expect(told({ amount: { ...STRAW.amount, n: '0' } })).toMatch(/above 0/);
   expect(told({ cost: 'dear' })).toMatch(/cost and days/);
@@ -88,4 +84,34 @@ test('what ripens is ready so many days after it came, however late it is writte
   expect(data({ ripening: 'soaked', days: '2', at: '2026-10-24T12:00' })).toMatchObject({
     readyFrom: CLOCK.nowMs + day,
   });
+});
+
+describe('something that the site refuses or asks about', () => {
+  const MEAT = { materialId: 'meat', answer: 'accept' } as const;
+  const permitted = {
+    ...material('meat', { answers: [answer('all', 'refuse')] }),
+    permissions: [{ supplier: 'Hill Farm', text: 'Permitted from Hill Farm' }],
+  };
+  const crew = { by: 'Kit', mayAccept: false };
+
+  test('is put aside by the crew, and accepted by whoever keeps records, with a reason', () => {
+    expect(read(MEAT, crew).missing).toMatch(/on hold/);
+    expect(read({ ...MEAT, answer: 'ask' }, crew).missing).toBeNull();
+    expect(read(MEAT).missing).toMatch(/why it is accepted/);
+    expect(read({ ...MEAT, because: 'papers' }).missing).toBeNull();
+    expect(data({ ...MEAT, because: 'papers' })).toMatchObject({ because: 'papers' });
+  });
+
+  test('is accepted without a question under a permission for its supplier, and for no other', () => {
+    const of = (supplier: string) =>
+      readTakeIn({ ...STRAW, materialId: 'meat', supplier }, [permitted], USUAL_MEASURES, crew);
+    expect(of('hill  farm')).toMatchObject({ given: 'accept', missing: null });
+    expect(of('Dale Farm').given).toBe('refuse');
+  });
+});
+
+test('what is said of seeds is kept as it was said', () => {
+  expect(data({ seeds: 'yes' })).toMatchObject({ seeds: true });
+  expect(data({ seeds: 'unknown' })).toMatchObject({ seeds: 'unknown' });
+  expect(data({})).not.toHaveProperty('seeds');
 });

@@ -4,11 +4,17 @@ import { type Range as FigureRange } from '@/core/log/store-shapes';
 import { signOf } from '@/core/quantity/typed-quantity';
 import { fromBase } from '@/core/units/units';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
-import type { Amount, OwnMeasure } from '@/core/log/store-shapes';
+import type { AcceptLine, Amount, OwnMeasure } from '@/core/log/store-shapes';
 import { diverted, greensOutrun, stackHeat, stockByRole, suppliersOf } from '@/core/mix/stock';
 import { mixOf } from '@/core/mix/mix';
 import { contentsOf } from '@/core/mix/contents';
-import { answerTo, type StockLoad, type StoreState } from '@/core/mix/store';
+import {
+  answerTo,
+  isPermission,
+  permissionsFor,
+  type StockLoad,
+  type StoreState,
+} from '@/core/mix/store';
 import { estOf, WINDOWS } from '@/core/mix/window';
 import {
   ANSWER_WORDS,
@@ -182,6 +188,11 @@ export type MaterialOption = {
     readonly answer: 'accept' | 'ask' | 'refuse';
     readonly reason: string | null;
   }[];
+  /** Whose of it, or whose until when, is accepted all the same. */
+  readonly permissions: readonly {
+    readonly supplier?: string | undefined;
+    readonly text: string;
+  }[];
   readonly density: number | null;
 };
 const KEPT = {
@@ -196,8 +207,40 @@ const KEPT = {
   },
 } as const;
 
+const permissionText = ({ supplier, until, reason }: AcceptLine, timeZone: string): string =>
+  say('store.permittedFrom', {
+    supplier: supplier ?? '',
+    isNamed: supplier === undefined ? 'no' : 'yes',
+    until: until === undefined ? '' : dayText(timeZone, until),
+    isLasting: until === undefined ? 'yes' : 'no',
+    reason,
+  });
+
+/** Permissions of the site that hold now, in words. */
+export const permissionLines = (
+  { materials, acceptance }: Pick<StoreState, 'materials' | 'acceptance'>,
+  { timeZone, now }: Pick<Locale, 'timeZone' | 'now'>,
+) =>
+  acceptance.flatMap((l, place) =>
+    isPermission(l) && (l.until === undefined || now <= l.until)
+      ? [
+          {
+            /** Its place in the list. */ place,
+            material:
+              l.risk === undefined
+                ? libraryText(materials.get(l.material ?? '')?.name ?? l.material ?? '')
+                : RISK_WORDS[l.risk],
+            text: permissionText(l, timeZone),
+          },
+        ]
+      : [],
+  );
+
 /** What may be brought, with what the site answers to it. */
-export const materialOptions = (store: StoreState): MaterialOption[] =>
+export const materialOptions = (
+  store: StoreState,
+  { timeZone, now }: Pick<Locale, 'timeZone' | 'now'>,
+): MaterialOption[] =>
   [...store.materials.values()]
     .map((m) => {
       const a = answerTo(m, null, store.acceptance);
@@ -213,6 +256,10 @@ export const materialOptions = (store: StoreState): MaterialOption[] =>
         risks: listText(m.risks.map((r) => RISK_WORDS[r])),
         asksSpray: /grass|hay|straw|manure|litter|weeds|crop|mushroom/.test(m.id),
         answers: all,
+        permissions: permissionsFor(m, store.acceptance, now).map((line) => ({
+          ...(line.supplier === undefined ? {} : { supplier: line.supplier }),
+          text: permissionText(line, timeZone),
+        })),
         density: m.density?.usual ?? null,
       };
     })

@@ -71,6 +71,25 @@ export const enStatus = {
   settleReasonMissing: 'Say what you found first.',
   onlyManagerSettles: 'A manager of the site can settle it.',
   questionNotOpen: 'This is settled already, or was never open. Reload the page.',
+  concernsTitle: 'Mind what went in',
+  loadOfDay: '{load}{supplier, select, none {} other { from {supplierName}}}, {day}',
+  moreLoads: '{more, plural, one {one more load} other {# more loads}}',
+  concernSludge:
+    'Sewage sludge: {from}. No use without laboratory results, a rule for pathogens met and a test of maturity. Check with your local authority.',
+  concernByProduct:
+    'Animal by-products: {from}. All of it has to be heated under the rule for them. Check with your local authority.',
+  concernSprayed:
+    'Sprayed with weedkiller: {from}. Some kinds outlast composting: test seedlings in it before it goes where plants grow.',
+  concernDiseased: 'Diseased plants: {from}. Keep it off beds of the same crops.',
+  concernDiseasedFamilies: 'Diseased {families}: {from}. Keep it off beds of the same crop family.',
+  concernUnknownOrigin:
+    'Compost from elsewhere without papers: {from}. It counts as raw until it was heated here.',
+  concernSeeds:
+    'Live weed seeds or roots, or nobody knows: {from}. Only a rule for weed seeds shows that the heat reached them.',
+  concernSprayUnknown:
+    'Nobody knows whether it was sprayed: {from}. Test seedlings in the compost before it goes onto a bed.',
+  concernDust:
+    'Dust, spores or allergens: {from}. Damp it down and wear a mask where it is turned or screened dry.',
   standBack: 'stand back, read first',
   tooHot: 'too hot',
 } as const;

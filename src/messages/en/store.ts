@@ -129,6 +129,28 @@ export const enStore = {
   asFarInAsThermometer: 'As far in as the thermometer reaches',
   save: 'Save',
   whatWasTheAnswer: 'What was the answer?',
+  whyItIsAccepted: 'Why is it accepted all the same?',
+  sayWhyItIsAccepted: 'Say why it is accepted all the same.',
+  acceptedBecause:
+    '{reason, select, agreed {Agreed with whoever is responsible} papers {Its papers were shown} other {For a batch that gets hot enough}}',
+  withWhomOrWhich: 'With whom, or which papers',
+  putAsideForSomebody: 'Put it on hold: somebody who keeps the records here can accept it.',
+  acceptedByOthers:
+    'This site asks about {name} first, or refuses it. Put it on hold: somebody who keeps the records here can accept it.',
+  acceptedWithoutReason:
+    'This site asks about {name} first, or refuses it. Say why it is accepted all the same.',
+  permittedFrom:
+    'Permitted{isNamed, select, yes { from {supplier}} other {}}{isLasting, select, yes {} other { until {until}}}: {reason}.',
+  permissions: 'Permissions',
+  permissionsHow:
+    'What is asked about or refused as a rule may be permitted from one supplier, or until a day. At the gate it is then accepted without a question.',
+  noPermissions: 'No permissions.',
+  permitSomething: 'Permit something',
+  permitFrom: 'From whom (leave empty: from anybody)',
+  permitUntil: 'Until (leave empty: without an end)',
+  permitWhy: 'Why, and on whose word',
+  savePermission: 'Save this permission',
+  permitNeeds: 'Name a supplier or a last day: without either, change the list above.',
   acceptIt: 'Accept it',
   refuseIt: 'Refuse it',
   whatWasDoneWith: 'What was done with it',

@@ -72,6 +72,26 @@ export const esStatus = {
   settleReasonMissing: 'Di primero qué encontraste.',
   onlyManagerSettles: 'Quien dirige el sitio puede darlo por aclarado.',
   questionNotOpen: 'Esto ya está aclarado o nunca estuvo por aclarar. Vuelve a cargar la página.',
+  concernsTitle: 'Atención a lo que entró',
+  loadOfDay: '{load}{supplier, select, none {} other { de {supplierName}}}, {day}',
+  moreLoads: '{more, plural, one {una carga más} other {# cargas más}}',
+  concernSludge:
+    'Lodos de aguas negras: {from}. Ningún uso sin resultados de laboratorio, una regla para patógenos cumplida y una prueba de madurez. Consulta a la autoridad local.',
+  concernByProduct:
+    'Subproductos animales: {from}. Todo debe calentarse según su regla. Consulta a la autoridad local.',
+  concernSprayed:
+    'Rociado con herbicida: {from}. Algunos resisten el compostaje: prueba con plántulas antes de ponerlo donde crecen plantas.',
+  concernDiseased: 'Plantas enfermas: {from}. No lo pongas en camas de los mismos cultivos.',
+  concernDiseasedFamilies:
+    'Plantas enfermas ({families}): {from}. No lo pongas en camas de la misma familia de cultivos.',
+  concernUnknownOrigin:
+    'Compost de otra parte sin papeles: {from}. Cuenta como crudo hasta que se caliente aquí.',
+  concernSeeds:
+    'Semillas o raíces vivas de malezas, o nadie lo sabe: {from}. Solo una regla para semillas muestra que el calor llegó a ellas.',
+  concernSprayUnknown:
+    'Nadie sabe si fue rociado: {from}. Prueba con plántulas en el compost antes de ponerlo en una cama.',
+  concernDust:
+    'Polvo, esporas o alérgenos: {from}. Humedécelo y usa mascarilla al voltearlo o cernirlo en seco.',
   standBack: 'aléjate, mide primero',
   tooHot: 'demasiado caliente',
 } as const;

@@ -127,6 +127,28 @@ export const esStore = {
   asFarInAsThermometer: 'Tan adentro como llegue el termómetro',
   save: 'Guardar',
   whatWasTheAnswer: '¿Cuál fue la respuesta?',
+  whyItIsAccepted: '¿Por qué se acepta de todos modos?',
+  sayWhyItIsAccepted: 'Di por qué se acepta de todos modos.',
+  acceptedBecause:
+    '{reason, select, agreed {Acordado con la persona responsable} papers {Mostró sus papeles} other {Para una pila que se calienta lo suficiente}}',
+  withWhomOrWhich: 'Con quién, o qué papeles',
+  putAsideForSomebody: 'Retenla: alguien que lleva los registros aquí puede aceptarla.',
+  acceptedByOthers:
+    'Este sitio pregunta primero por {name}, o lo rechaza. Retén la carga: alguien que lleva los registros aquí puede aceptarla.',
+  acceptedWithoutReason:
+    'Este sitio pregunta primero por {name}, o lo rechaza. Di por qué se acepta de todos modos.',
+  permittedFrom:
+    'Permitido{isNamed, select, yes { de {supplier}} other {}}{isLasting, select, yes {} other { hasta el {until}}}: {reason}.',
+  permissions: 'Permisos',
+  permissionsHow:
+    'Lo que por regla se pregunta o se rechaza puede permitirse a un proveedor o hasta un día. En la entrada se acepta entonces sin preguntar.',
+  noPermissions: 'Ningún permiso.',
+  permitSomething: 'Permitir algo',
+  permitFrom: 'De quién (vacío: de cualquiera)',
+  permitUntil: 'Hasta (vacío: sin fin)',
+  permitWhy: 'Por qué, y quién lo dijo',
+  savePermission: 'Guardar este permiso',
+  permitNeeds: 'Nombra un proveedor o un último día: sin ninguno, cambia la lista de arriba.',
   acceptIt: 'Aceptarla',
   refuseIt: 'Rechazarla',
   whatWasDoneWith: 'Qué se hizo con ella',

@@ -51,6 +51,7 @@ export type BatchScreenProps = {
   readonly actions: ReactNode;
   readonly kin: ReactNode;
   /** What speaks against its evidence. */ readonly questions?: ReactNode;
+  /** What went in that is to be minded at every use. */ readonly concerns?: ReactNode;
   readonly verdicts: readonly VerdictView[];
   readonly chart: HeatChartData | null;
   readonly section: {
@@ -177,6 +178,7 @@ export function BatchScreen(p: BatchScreenProps) {
           </div>
         </section>
         <Todo a={p.advice} age={p.age} actions={p.actions} className="lg:hidden ruled pt-2" />
+        {p.concerns}
         {p.logBar}
         {p.building && p.went}
         {p.chart && (

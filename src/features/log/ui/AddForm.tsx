@@ -2,6 +2,7 @@
 import { say } from '@/messages/say';
 import { useTyped } from '@/ui/draft';
 import { amountProblem, amountTyped } from '@/core/mix/amount';
+import type { CarriedRisks } from '@/core/mix/concerns';
 import { CAUTION } from '@/core/words/caution';
 import { AmountField, type AmountTyped } from '@/ui/AmountField';
 import { Choices } from '@/ui/Choices';
@@ -11,6 +12,14 @@ import { typed } from '@/core/quantity/typed-number';
 import { KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
 import { useEntry, useEntryPreview } from '@/entry/ui/useEntry';
 import { type SeedAnswer, seedsOf, SeedChoice } from './SeedChoice';
+
+const rawPreset = (carries: CarriedRisks | undefined): 'raw' | 'clean' | '' =>
+  carries === undefined || carries.raw === null ? '' : carries.raw ? 'raw' : 'clean';
+
+function seedsPreset(carries: CarriedRisks | undefined): SeedAnswer {
+  if (carries === undefined) return '';
+  return carries.seeds === null ? 'unknown' : carries.seeds ? 'yes' : 'no';
+}
 
 export function AddForm({ heap, onDone }: FormProps) {
   const entry = useEntry('addition', heap, onDone);
@@ -25,11 +34,10 @@ export function AddForm({ heap, onDone }: FormProps) {
     about: false,
   });
   const source = heap.store?.sources.find((s) => s.key === from);
-  const risk = source ? heap.store!.risks[source.material] : undefined;
   const isCold = heap.templates?.find((t) => t.id === heap.template)?.noClaim ?? false;
-  // What the material carries is proposed; whoever stands there knows better.
-  const raw = rawTyped || (risk ? (risk.raw ? 'raw' : 'clean') : '');
-  const seeds = seedsTyped || (risk ? (risk.seeds ? 'yes' : 'no') : '');
+  // What the load or the material carries is proposed; whoever stands there knows better.
+  const raw = rawTyped || rawPreset(source?.carries);
+  const seeds = seedsTyped || seedsPreset(source?.carries);
   const how = source
     ? amountTyped(typed(amount.n), amount.unit, amount.about, heap.store!.measures)
     : null;

@@ -14,6 +14,7 @@ import { lotAgeText, nameOfMatter, type LotsGiven } from '../matter';
 import { shouldMeasureFirst } from '@/core/lots/joining';
 import { standHeated } from '@/core/release/assess-release';
 import { theDb } from '@/db/context';
+import { diseasedFamiliesIn } from '@/core/mix/concerns';
 import { storeRepo } from '@/db/repositories/store';
 import { readSiteLots, type KnownSite } from '@/entry/server/lot-book';
 import type { Locale } from '@/core/words/note';
@@ -85,7 +86,7 @@ export function lotRefOf(s: Asking, given: LotsGiven, id: string): LotRef {
     doubt: doubtOf(s, given, id),
     releasedFor: releasedFor(given, id),
     cureDoubts: cureDoubtsFor(s, id),
-    diseased: book.factsOf(id).diseased.map((family) => ({
+    diseased: diseasedFamiliesIn(book.factsOf(id).concerns).map((family) => ({
       family,
       text: say('lots.sameFamilyBed', { family: CROP_FAMILY_WORDS[family] }),
     })),

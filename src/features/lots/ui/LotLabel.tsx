@@ -25,6 +25,11 @@ export function LotLabel({
           {view.uses && (
             <p className="text-hint mt-1">{say('lots.releasedFor', { uses: view.uses })}</p>
           )}
+          {view.marks.map((mark) => (
+            <p key={mark} className="text-hint mt-1 font-semibold">
+              {mark}
+            </p>
+          ))}
           <p className="text-hint mt-1">{say('lots.cautionHands')}</p>
         </div>
         <img src={code} alt={address} width={132} height={132} />

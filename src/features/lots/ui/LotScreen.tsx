@@ -361,10 +361,12 @@ export function LotScreen({
   page,
   lot,
   questions,
+  concerns,
 }: {
   page: LotPageView;
   lot: LotRef;
   /** What speaks against its evidence. */ questions: ReactNode;
+  /** What went in and limits its use. */ concerns: ReactNode;
 }) {
   const [act, setAct] = useState<Act | null>(null);
   return (
@@ -378,6 +380,7 @@ export function LotScreen({
       {questions}
       <Due page={page} onAct={setAct} />
       <Acts page={page} onAct={setAct} />
+      {concerns}
       <Release page={page} />
       <Evidence page={page} onAct={setAct} />
       {page.isLot && <PublicPage page={page} onAct={setAct} />}

@@ -27,7 +27,7 @@ export function PublicLot({ view }: { view: View }) {
       <Lines title={say('lots.madeOf')} lines={view.made} />
       <Lines title={say('lots.howHeated')} lines={view.heated} />
       <Lines title={say('lots.maturityTests')} lines={view.tests} />
-      <Lines title={say('record.cautions')} lines={view.cautions} />
+      <Lines title={say('record.cautions')} lines={[...view.marks, ...view.cautions]} />
       <p className="hint">{say('lots.checkAuthority')}</p>
     </main>
   );

@@ -10,12 +10,14 @@ import {
   type OwnMeasure,
   type Risk,
 } from '@/core/log/store-shapes';
+import { isPermission } from '@/core/mix/store';
 import { ANSWER_WORDS, RISK_WORDS } from '@/core/mix/words';
 import { submitOrQueue } from '@/outbox/keep';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
 import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { useSubmit } from '@/ui/useSubmit';
+import { GatePermissions } from './GatePermissions';
 import { StoreNav } from './StoreNav';
 import { firstOf, itemAt } from '@/core/quantity/present';
 
@@ -49,16 +51,23 @@ export function Gate({
   own,
   materials,
   measures,
+  permitted,
+  timeZone,
   by,
 }: {
   lines: readonly AcceptLine[];
   own: boolean;
   materials: Named;
   measures: readonly OwnMeasure[];
+  permitted: Parameters<typeof GatePermissions>[0]['permitted'];
+  timeZone: string;
   by: string;
 }) {
   const [changing, setChanging] = useState(false);
-  const [said, setSaid] = useState(lines);
+  // Permissions have a list of their own below.
+  const permissions = lines.filter(isPermission);
+  const [isChanged, setIsChanged] = useState(false);
+  const [said, setSaid] = useState<readonly AcceptLine[]>(lines.filter((l) => !isPermission(l)));
   return (
     <div className="px-5 max-sm:px-4 py-4 flex flex-col gap-5 max-w-[1080px]">
       <h1>{say('store.materialsInStock')}</h1>
@@ -74,17 +83,19 @@ export function Gate({
         </div>
         <p className="hint max-w-[720px]">
           {say('store.theFirstLineFitsApplies', {
-            own: own || said !== lines ? 'none' : 'other',
+            own: own || isChanged ? 'none' : 'other',
           })}
         </p>
         {changing ? (
           <DraftScope name="what the site takes">
             <Change
               lines={said}
+              permissions={permissions}
               materials={materials}
               by={by}
               onKept={(l) => {
                 setSaid(l);
+                setIsChanged(true);
                 setChanging(false);
               }}
               onBack={() => setChanging(false)}
@@ -94,6 +105,15 @@ export function Gate({
           <ReadOut lines={said} materials={materials} />
         )}
       </section>
+      <DraftScope name="permission">
+        <GatePermissions
+          permitted={permitted}
+          lines={lines}
+          materials={materials}
+          timeZone={timeZone}
+          by={by}
+        />
+      </DraftScope>
       <DraftScope name="measures">
         <Measures measures={measures} by={by} />
       </DraftScope>
@@ -135,12 +155,14 @@ function ReadOut({ lines, materials }: { lines: readonly AcceptLine[]; materials
 
 function Change({
   lines: first,
+  permissions,
   materials,
   by: device,
   onKept,
   onBack,
 }: {
   lines: readonly AcceptLine[];
+  /** They stay as they are. */ permissions: readonly AcceptLine[];
   materials: Named;
   by: string;
   onKept: (lines: readonly AcceptLine[]) => void;
@@ -283,7 +305,14 @@ function Change({
             keep(
               () =>
                 submitOrQueue(
-                  { id, batch: null, kind: 'acceptance', at: null, by, data: { lines } },
+                  {
+                    id,
+                    batch: null,
+                    kind: 'acceptance',
+                    at: null,
+                    by,
+                    data: { lines: [...permissions, ...lines] },
+                  },
                   say('log.whatWeAccept2'),
                 ),
               () => onKept(lines),

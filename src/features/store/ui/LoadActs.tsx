@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { amountProblem, amountTyped } from '@/core/mix/amount';
 import { STATE_WORDS } from '@/core/mix/words';
-import { LOAD_STATES, type LoadState } from '@/core/log/store-shapes';
+import { LOAD_STATES, type AcceptReason, type LoadState } from '@/core/log/store-shapes';
 import { enqueue, submitOrQueue } from '@/outbox/keep';
 import { readyPhoto } from '@/outbox/photo';
 import { sendWaiting } from '@/outbox/store';
@@ -15,6 +15,7 @@ import { Field } from '@/ui/Field';
 import { typed } from '@/core/quantity/typed-number';
 import { PhotoKey } from '@/ui/PhotoKey';
 import { useSubmit, type SubmitResult } from '@/ui/useSubmit';
+import { AcceptReasonChoices } from './AcceptReasonChoices';
 import { type FormOf, useChange, Foot } from './loadParts';
 
 export function HeatForm({ load, by, unit, onDone }: FormOf) {
@@ -71,26 +72,29 @@ export function HeatForm({ load, by, unit, onDone }: FormOf) {
   );
 }
 
-export function ChangeForm({ load, by, onDone }: FormOf) {
+export function ChangeForm({ load, by, mayAccept, onDone }: FormOf) {
   const kept = useChange(load, by, onDone);
   const [state, setState] = useTyped<LoadState | ''>(
     'state',
     load.ripe ? (load.ripe.state as LoadState) : '',
   );
   const [answer, setAnswer] = useTyped<'accept' | 'ask' | 'refuse' | ''>('answer', '');
+  const [because, setBecause] = useTyped<AcceptReason | ''>('because', '');
   const [where, setWhere] = useTyped('where', '');
   const [words, setWords] = useTyped('words', '');
   const [done, setDone] = useTyped('done', '');
   const data = {
     ...(state ? { state } : {}),
     ...(answer ? { answer } : {}),
+    ...(answer === 'accept' && because ? { because } : {}),
     ...(where.trim() ? { where: where.trim() } : {}),
     ...(words.trim() ? { words: words.trim() } : {}),
     ...(answer === 'refuse' && done.trim() ? { done: done.trim() } : {}),
   };
   return (
     <>
-      {load.answer !== 'accept' && (
+      {load.answer !== 'accept' && !mayAccept && <p>{say('store.putAsideForSomebody')}</p>}
+      {load.answer !== 'accept' && mayAccept && (
         <Choices
           label={say('store.whatWasTheAnswer')}
           value={answer}
@@ -101,6 +105,7 @@ export function ChangeForm({ load, by, onDone }: FormOf) {
           ]}
         />
       )}
+      {answer === 'accept' && <AcceptReasonChoices value={because} onChange={setBecause} />}
       {answer === 'refuse' && (
         <Field
           label={say('store.whatWasDoneWith')}
@@ -142,9 +147,11 @@ export function ChangeForm({ load, by, onDone }: FormOf) {
         missing={
           Object.keys(data).length === 0
             ? say('store.sayWhatChanged')
-            : answer === 'refuse' && done.trim() === ''
-              ? say('store.sayWhatWasDoneWith2')
-              : null
+            : answer === 'accept' && because === ''
+              ? say('store.sayWhyItIsAccepted')
+              : answer === 'refuse' && done.trim() === ''
+                ? say('store.sayWhatWasDoneWith2')
+                : null
         }
         onKeep={() => kept.save(data)}
       />

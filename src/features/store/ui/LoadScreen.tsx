@@ -6,7 +6,6 @@ import { STATE_WORDS } from '@/core/mix/words';
 import { type LoadState } from '@/core/log/store-shapes';
 import { DraftScope } from '@/ui/draft';
 import { Sheet } from '@/ui/Sheet';
-import type { LoadPage } from '../view';
 import type { FormOf } from './loadParts';
 import { BucketForm, DryingForm, SqueezeForm } from './LoadTests';
 import { HeatForm, ChangeForm, CountForm, GoneForm, PhotoForm, StrikeForm } from './LoadActs';
@@ -81,7 +80,7 @@ const FORMS: Record<Exclude<Act, null>, { title: string; form: (p: FormOf) => Re
 };
 
 /** One load of the store: what it is, its figures and where they come from, what became of it. */
-export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; unit: 'C' | 'F' }) {
+export function LoadScreen({ load, by, unit, mayAccept }: Omit<FormOf, 'onDone'>) {
   const [act, setAct] = useState<Act>(null);
   const sheet = act && FORMS[act];
   return (
@@ -274,7 +273,13 @@ export function LoadScreen({ load, by, unit }: { load: LoadPage; by: string; uni
       >
         {sheet && (
           <DraftScope name={`load ${load.id} ${act}`}>
-            <sheet.form load={load} by={by} unit={unit} onDone={() => setAct(null)} />
+            <sheet.form
+              load={load}
+              by={by}
+              unit={unit}
+              mayAccept={mayAccept}
+              onDone={() => setAct(null)}
+            />
           </DraftScope>
         )}
       </Sheet>

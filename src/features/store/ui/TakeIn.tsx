@@ -66,6 +66,7 @@ export function TakeIn({
   suppliers,
   places,
   by: device,
+  mayAccept,
   ...clock
 }: Clock & {
   materials: readonly MaterialOption[];
@@ -73,12 +74,13 @@ export function TakeIn({
   suppliers: readonly string[];
   places: readonly string[];
   by: string;
+  /** Whether whoever is here may accept what the site asks about or refuses. */ mayAccept: boolean;
 }) {
   const router = useRouter();
   const { id, by, setBy, problems, busy, keep } = useSubmit(device);
   const [draft, set] = useTypedFields(newTakeInDraft(measures));
   const [photos, setPhotos] = useState<readonly Blob[]>([]);
-  const reading = readTakeIn(draft, materials, measures, by);
+  const reading = readTakeIn(draft, materials, measures, { by, mayAccept });
   const section = { draft, reading, set };
   const save = (): void =>
     keep(
@@ -97,7 +99,7 @@ export function TakeIn({
         problem={reading.amountProblem}
       />
       <OriginFields {...section} suppliers={suppliers} places={places} />
-      <AnswerFields {...section} />
+      <AnswerFields {...section} mayAccept={mayAccept} />
       <MoreFields {...section} nowLocal={clock.nowLocal} photos={photos} onPhotos={setPhotos} />
       <Field
         label={say('store.who')}

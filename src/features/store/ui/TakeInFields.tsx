@@ -11,6 +11,7 @@ import { Field } from '@/ui/Field';
 import { PhotoKey } from '@/ui/PhotoKey';
 import type { TakeInDraft, TakeInReading } from '../take-in-draft';
 import type { MaterialOption } from '../view';
+import { AcceptReasonChoices } from './AcceptReasonChoices';
 
 /** The parts of the form that takes a load in, in its order. */
 type Section = {
@@ -62,7 +63,7 @@ function MaterialSearch({
 /** What it is, and what the site answers to it. */
 export function MaterialFields({
   draft,
-  reading: { material },
+  reading: { material, permitted },
   set,
   materials,
 }: Section & { materials: readonly MaterialOption[] }) {
@@ -91,6 +92,11 @@ export function MaterialFields({
           {a.reason ? `: ${a.reason}` : ''}.
         </p>
       ))}
+      {permitted && (
+        <p className="font-semibold" data-testid="permitted">
+          {permitted}
+        </p>
+      )}
       {material.caution && <p className="caution">{material.caution}</p>}
       <Field
         label={say('store.whatYouCallIt')}
@@ -174,8 +180,26 @@ export function OriginFields({
   );
 }
 
+/** Why something is accepted that the site asks about or refuses. */
+const AcceptReasonFields = ({ draft, set }: Omit<Section, 'reading'>) => (
+  <>
+    <AcceptReasonChoices value={draft.because} onChange={(because) => set({ because })} />
+    <Field
+      label={say('store.withWhomOrWhich')}
+      value={draft.asked}
+      maxLength={300}
+      onChange={(e) => set({ asked: e.target.value })}
+    />
+  </>
+);
+
 /** Whether it is taken, held or refused. */
-export function AnswerFields({ draft, reading: { given }, set }: Section) {
+export function AnswerFields({
+  draft,
+  reading: { given, isException },
+  set,
+  mayAccept,
+}: Section & { mayAccept: boolean }) {
   return (
     <>
       <Choices
@@ -189,6 +213,12 @@ export function AnswerFields({ draft, reading: { given }, set }: Section) {
           { value: 'refuse', label: say('store.refuseIt') },
         ]}
       />
+      {isException && !mayAccept && (
+        <p role="status" className="marked font-semibold w-fit">
+          {say('store.putAsideForSomebody')}
+        </p>
+      )}
+      {isException && mayAccept && <AcceptReasonFields draft={draft} set={set} />}
       {(given === 'ask' || given === 'refuse') && (
         <Field
           label={given === 'ask' ? say('store.whatAskWhom') : say('store.why')}
@@ -332,6 +362,7 @@ export function MoreFields({
           options={[
             { value: 'yes', label: say('store.yes') },
             { value: 'no', label: say('store.noIChecked') },
+            { value: 'unknown', label: say('store.notKnown2') },
           ]}
         />
         <PaperFields draft={draft} set={set} />

@@ -6,7 +6,13 @@ import { SaveButton, whoIsMissing } from '@/ui/SaveButton';
 import { useSubmit } from '@/ui/useSubmit';
 import type { LoadPage } from '../view';
 
-export type FormOf = { load: LoadPage; by: string; unit: 'C' | 'F'; onDone: () => void };
+export type FormOf = {
+  load: LoadPage;
+  by: string;
+  unit: 'C' | 'F';
+  /** Whether whoever is here may accept what the site asks about or refuses. */ mayAccept: boolean;
+  onDone: () => void;
+};
 
 export function useChange(load: LoadPage, device: string, onDone: () => void) {
   const kept = useSubmit(device);

@@ -18,6 +18,8 @@ import { LogBar } from '@/features/log/ui/LogBar';
 import { dangerText } from '@/features/log/danger';
 import { FIRST_LINES } from '@/features/log/view';
 import { LogList } from '@/features/log/ui/LogList';
+import { loadBatchConcerns } from '@/entry/server/batch-concerns';
+import { Concerns } from '@/ui/Concerns';
 import { placedHeaps } from '@/entry/placed';
 import { logLines } from '@/features/log/view';
 import { loadOpenAbout } from '@/features/questions/server/queries';
@@ -57,10 +59,9 @@ export async function BatchPage({ params }: { params: Promise<{ id: string }> })
     onHold: snapshot.situation.stage.held !== null,
     shape: state.opened.shape ?? null,
     danger: dangerText(snapshot, s.locale),
-    ...(built
-      ? { store: { sources: built.sources, measures: built.measures, risks: built.risks } }
-      : {}),
+    ...(built ? { store: { sources: built.sources, measures: built.measures } } : {}),
   };
+  const concerns = await loadBatchConcerns(s, id);
   const version = `${s.asOf} ${s.unit}`;
   const { task, next } = b.advice;
   const actions = task && (
@@ -77,7 +78,15 @@ export async function BatchPage({ params }: { params: Promise<{ id: string }> })
         version={version}
         actions={actions}
         links={!b.building && <BatchLinks id={id} />}
-        went={built && <FeedstockAddedList view={built} />}
+        went={
+          built && (
+            <>
+              <FeedstockAddedList view={built} />
+              <Concerns texts={concerns.other} />
+            </>
+          )
+        }
+        concerns={<Concerns texts={concerns.grave} />}
         questions={<OpenQuestions lines={await loadOpenAbout(s, id)} />}
         kin={<Kin ties={kinOf(id, s.board, s.site.timeZone)} />}
         logBar={<LogBar heap={heap} building={b.building} />}

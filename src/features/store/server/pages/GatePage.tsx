@@ -1,4 +1,5 @@
 import { Gate } from '../../ui/Gate';
+import { permissionLines } from '../../view';
 import { PageShell } from '@/features/frame/server/PageShell';
 import { loadPageContext } from '@/features/frame/server/queries';
 import { storeOf } from '../queries';
@@ -16,6 +17,8 @@ export async function GatePage() {
         own={store.acceptanceOwn}
         materials={materials}
         measures={store.measures}
+        permitted={permissionLines(store, s.locale)}
+        timeZone={s.site.timeZone}
         by={s.prefs.by}
       />
     </PageShell>

@@ -12,7 +12,7 @@ export async function StoreLoadPage({ params }: { params: Promise<{ id: string }
   if (!load) notFound();
   return (
     <PageShell s={s} place="store">
-      <LoadScreen load={load} by={s.prefs.by} unit={s.unit} />
+      <LoadScreen load={load} by={s.prefs.by} unit={s.unit} mayAccept={s.records} />
     </PageShell>
   );
 }

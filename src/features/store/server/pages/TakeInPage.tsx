@@ -21,11 +21,12 @@ export async function TakeInPage() {
     <PageShell s={s} place="store">
       <DraftScope name="take-in">
         <TakeIn
-          materials={materialOptions(store)}
+          materials={materialOptions(store, s.locale)}
           measures={store.measures}
           suppliers={of((l) => l.load.supplier)}
           places={places}
           by={s.prefs.by}
+          mayAccept={s.records}
           nowLocal={localInput(s.site.timeZone, s.now)}
           nowMs={s.now}
         />
