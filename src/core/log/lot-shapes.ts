@@ -109,6 +109,10 @@ export const USE_IDS = [
   'given-away',
 ] as const;
 
+/** What is eaten of a bed: it touches the soil, it stands clear of it, or nothing is. */
+export const BED_CROPS = ['touching', 'apart', 'none'] as const;
+export type BedCrop = (typeof BED_CROPS)[number];
+
 /** Why something should not go out yet. */
 const OUT_DOUBTS = ['not-released', 'on-hold', 'refused', 'in-question', 'other-use'] as const;
 export type OutDoubt = (typeof OUT_DOUBTS)[number];
@@ -124,6 +128,8 @@ export const LotOutSchema = z.looseObject({
       depthM: z.number().positive().max(2).optional(),
       /** What grows there, or will. */ crop: z.string().trim().max(60).optional(),
       family: z.enum(CROP_FAMILIES).optional(),
+      /** Whether what is eaten of it touches the soil; left out: nobody said. */
+      eaten: z.enum(BED_CROPS).optional(),
     })
     .optional(),
   /** What it is used for there; left out by what was logged before that was asked. */

@@ -295,6 +295,11 @@ export const RecipeSchema = z.looseObject({
 });
 export type Recipe = z.output<typeof RecipeSchema>;
 
+/** What whoever puts something in was asked, and said to know. */
+export const PUT_IN_DOUBTS = ['asked-first', 'ripening', 'more-than-left', 'no-room'] as const;
+export type PutInDoubt = (typeof PUT_IN_DOUBTS)[number];
+export const PutInKnowing = z.array(z.enum(PUT_IN_DOUBTS)).max(PUT_IN_DOUBTS.length).optional();
+
 /** Something that went into a heap that is still building. */
 export const ChargeSchema = z
   .looseObject({
@@ -313,6 +318,7 @@ export const ChargeSchema = z
     activator: Words.optional(),
     base: Words.optional(),
     cover: Words.optional(),
+    knowing: PutInKnowing,
     words: Words.optional(),
   })
   .refine(

@@ -80,6 +80,9 @@ export function dayText(timeZone: string, at: Instant): string {
   return `${p.weekday} ${dateText(p)}`;
 }
 
+/** `Thu May 21` of a date alone, as `YYYY-MM-DD`. */
+export const dateOnlyText = (date: string): string => dayText('UTC', Date.parse(date));
+
 /** Within a week the day's name and the clock, beyond it the date: `Tue 04:00`, `21 May 04:00`. */
 export function soonText(timeZone: string, at: Instant, now: Instant): string {
   const p = localParts(timeZone, at);

@@ -17,6 +17,7 @@ function missingOf(standing: ReturnType<typeof useStanding>, how: HowMoved): str
   if (!standing.changed) return say('entry.sayWhereNow');
   const { overlaps } = standing.effect;
   if (overlaps.length > 0) return say('entry.itWouldOverlap', { overlaps: firstOf(overlaps) });
+  if (standing.missing !== null) return standing.missing;
   return how === '' ? say('entry.chooseHowWasMoved') : null;
 }
 

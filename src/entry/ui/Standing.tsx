@@ -1,11 +1,14 @@
 'use client';
 import { say } from '@/messages/say';
 import { shownQuantity, signOf, typedQuantity } from '@/core/quantity/typed-quantity';
+import { useState } from 'react';
 import { v7 } from 'uuid';
 import type { Position } from '@/core/log/shapes';
 import { movedBorders, rowOf } from '@/core/heap/row';
+import { listText } from '@/core/quantity/format';
 import { positionText } from '@/core/words/position';
 import { Choices } from '@/ui/Choices';
+import { ConfirmBox } from '@/ui/ConfirmBox';
 import { useTyped } from '@/ui/draft';
 import { Field } from '@/ui/Field';
 import type { PlacedHeap } from '../placed';
@@ -27,6 +30,19 @@ const draftOf = (p: Position | null): Draft => ({
   from: p && 'row' in p ? shownQuantity('length', p.fromM) : '',
   to: p && 'row' in p ? shownQuantity('length', p.toM) : '',
 });
+
+/** Other batches that stand in a bay. */
+const standingIn = (placed: readonly PlacedHeap[], id: string, bay: string): string[] =>
+  placed
+    .filter(
+      (h) =>
+        h.id !== id &&
+        h.position !== null &&
+        'bay' in h.position &&
+        bay.trim() !== '' &&
+        h.position.bay.trim().toLowerCase() === bay.trim().toLowerCase(),
+    )
+    .map((h) => h.name);
 
 /** Where a heap stands, as it is being typed: the position that it makes, what it does to its neighbours, or what is wrong. */
 export function useStanding(heap: HeapRef, placed: readonly PlacedHeap[]) {
@@ -51,6 +67,8 @@ export function useStanding(heap: HeapRef, placed: readonly PlacedHeap[]) {
         : d.bay.trim() === ''
           ? null
           : { bay: d.bay.trim() };
+  const inBay = d.kind === 'bay' ? standingIn(placed, heap.id, d.bay) : [];
+  const [shared, setShared] = useState('');
   const changed = position !== null && JSON.stringify(position) !== JSON.stringify(was);
   const effect =
     position && 'row' in position && was && 'row' in was && was.row === position.row
@@ -96,6 +114,13 @@ export function useStanding(heap: HeapRef, placed: readonly PlacedHeap[]) {
   };
   return {
     d,
+    /** Who stands in that bay already, where this one did not stand there before. */
+    occupants: changed ? inBay : [],
+    shared: shared === d.bay,
+    setShared: (is: boolean): void => setShared(is ? d.bay : ''),
+    /** What is to be said before it is saved; null: nothing. */
+    missing:
+      changed && inBay.length > 0 && shared !== d.bay ? say('entry.sayTheyShareTheBay') : null,
     set: (change: Partial<Draft>) => setD((x) => ({ ...x, ...change })),
     problem,
     position,
@@ -114,7 +139,7 @@ export function StandingFields({
   standing: StandingHandle;
   onlyRow?: boolean;
 }) {
-  const { d, set, problem, effect, changed } = standing;
+  const { d, set, problem, effect, changed, occupants } = standing;
   return (
     <>
       {!onlyRow && (
@@ -169,6 +194,16 @@ export function StandingFields({
         <p role="alert" className="marked font-semibold">
           {problem}
         </p>
+      )}
+      {occupants.length > 0 && (
+        <ConfirmBox
+          legend={say('entry.location')}
+          text={say('entry.bayIsTaken', { bay: d.bay.trim(), names: listText(occupants) })}
+          confirm={say('entry.theyShareTheBay')}
+          checked={standing.shared}
+          onChange={standing.setShared}
+          testId="bay-taken"
+        />
       )}
       {changed &&
         effect.moved.map((m) => (

@@ -6,6 +6,7 @@ import type { EntryKind } from '@/core/log/entry';
 import { WAITING_NAMES } from '@/core/log/kinds/waiting';
 import type { MethodTemplate, Position } from '@/core/log/shapes';
 import type { OwnMeasure } from '@/core/log/store-shapes';
+import type { PutInSource, Room } from '@/core/mix/put-in';
 import type { CarriedRisks } from '@/core/mix/concerns';
 import type { PlacedHeap } from '../placed';
 import { nameForHeap } from '@/core/words/waiting';
@@ -26,8 +27,12 @@ type StoreRef = {
     readonly says: string;
     readonly inStore: boolean;
     readonly carries: CarriedRisks;
+    readonly left: PutInSource['left'];
+    readonly ripening: string | null;
+    readonly answer: string | null;
   }[];
   readonly measures: readonly OwnMeasure[];
+  readonly room: Room | null;
 };
 /** The heap and the device that a form speaks for. */
 export type HeapRef = {
@@ -47,6 +52,7 @@ export type HeapRef = {
   readonly onHold?: boolean;
   /** It is in danger: what its page says comes before any work on it. */ readonly danger?:
     string | null;
+  /** What speaks against water: it was felt too wet. */ readonly tooWet?: string | null;
   readonly store?: StoreRef;
   /** Where it is to stand, where that was said already. */ readonly to?: Position | null;
   readonly shape?: string | null;

@@ -1,10 +1,11 @@
 import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
 import type { BatchId, LoadId } from '@/core/log/ids';
-import type { Material, OwnMeasure } from '@/core/log/store-shapes';
+import type { Material, OwnMeasure, Slot } from '@/core/log/store-shapes';
 import type { Built } from '@/core/mix/build';
 import { carriedBy, isRaw, type CarriedRisks } from '@/core/mix/concerns';
-import { answerTo, inStock, type StoreState } from '@/core/mix/store';
+import type { PutInSource, Room } from '@/core/mix/put-in';
+import { answerTo, inStock, type StockLoad, type StoreState } from '@/core/mix/store';
 import { estOf } from '@/core/mix/window';
 import {
   ANSWER_WORDS,
@@ -15,7 +16,7 @@ import {
   stockText,
   windowFigure,
 } from '@/core/mix/words';
-import { figureWithUnit, soonText, listText } from '@/core/quantity/format';
+import { dayText, figureWithUnit, soonText, listText } from '@/core/quantity/format';
 import { amountText, kgText, litresText } from '@/core/words/amount';
 import { CAUTION } from '@/core/words/caution';
 import type { Locale } from '@/core/words/note';
@@ -29,6 +30,9 @@ export type Source = {
   readonly says: string;
   readonly inStore: boolean;
   /** What goes in with it. */ readonly carries: CarriedRisks;
+  /** How much is left of its load; null: it comes from no load. */
+  readonly left: PutInSource['left'];
+  /** What it still waits for, in words; null: it can be used. */ readonly ripening: string | null;
   /** What the site answers to it for this heap, where it is not a plain yes. */ readonly answer:
     string | null;
 };
@@ -74,11 +78,29 @@ export type BuildView = {
   readonly materialCautions: readonly { readonly name: string; readonly says: string }[];
   readonly sources: readonly Source[];
   readonly measures: readonly OwnMeasure[];
+  /** How much its place holds; null: the map does not say. */ readonly room: Room | null;
   readonly wrongUnit: string | null;
 };
 
+const litresOf = (m3: number | null): number | null => (m3 === null ? null : m3 * 1000);
 const keyOf = (material: string, load: string | null): string =>
   load ? `load:${load}` : `material:${material}`;
+
+/** What a load still waits for. */
+function ripeningOf(
+  { readyFrom, stateSince }: StockLoad,
+  { timeZone, now }: Locale,
+): string | null {
+  return readyFrom !== null && readyFrom > stateSince && readyFrom > now
+    ? say('build.notReadyBefore', { day: dayText(timeZone, readyFrom) })
+    : null;
+}
+
+/** How much a bay, bin or tub holds, and how much is in it; null: the batch stands in none of the map. */
+function roomOf(slot: Slot | undefined, holds: number | null): Room | null {
+  if (!slot || !['bay', 'bin', 'tub'].includes(slot.kind)) return null;
+  return { litres: slot.lengthM * slot.widthM * slot.heightM * 1000, holds };
+}
 
 /** What may be put in: the store first, then the library. */
 function sourcesOf(
@@ -102,6 +124,8 @@ function sourcesOf(
         load: l.id,
         name: l.load.what ?? libraryText(l.material.name),
         inStore: true,
+        left: { litres: l.leftLitres, kg: l.leftKg },
+        ripening: ripeningOf(l, locale),
         answer: answer(l.material),
         carries: carriedBy(l.material, l.load),
         says: [stockText(l, locale), l.where].filter(Boolean).join(', '),
@@ -114,6 +138,8 @@ function sourcesOf(
         name: libraryText(m.name),
         says: say('build.notFromStock'),
         inStore: false,
+        left: null,
+        ripening: null,
         answer: answer(m),
         carries: carriedBy(m, null),
       }))
@@ -129,6 +155,7 @@ type Heap = {
   readonly place: string;
   readonly openedAt: number;
   readonly builtAt: number | null;
+  readonly volumeM3: number | null;
   readonly slot: string | null;
 };
 /** The building of a heap as it stands. */
@@ -246,6 +273,7 @@ export function buildView(heap: Heap, built: Built, store: StoreState, locale: L
     ],
     sources: sourcesOf(store, heap, locale),
     measures: store.measures,
+    room: roomOf(slot, heap.builtAt === null ? mix.litresLoose : litresOf(heap.volumeM3)),
     wrongUnit:
       slot?.only && strangers.length > 0
         ? say('build.isReservedForCouldGo', {

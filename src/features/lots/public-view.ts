@@ -4,7 +4,7 @@ import { tracedShareText } from '@/core/flow/share-text';
 import { dayText, listText, upperFirst } from '@/core/quantity/format';
 import { LOT_KIND_WORDS, TEST_OUTCOME_WORDS, TEST_WORDS, USE_WORDS } from '@/core/words/lots';
 import { findRule, shortTitle } from '@/core/rules/library';
-import type { LotFacts } from '@/core/release/assess-release';
+import { standHeated, type LotFacts } from '@/core/release/assess-release';
 import { usualUse } from '@/core/status/lot-decision';
 import type { UseId } from '@/core/release/uses';
 import { isGrave } from '@/core/mix/concerns';
@@ -93,6 +93,9 @@ export function publicLotView(given: LotsGiven, site: string, lot: string): Publ
       say('lots.cautionPots'),
       ...concernsIn(facts.concerns.filter((c) => !isGrave(c))),
     ],
-    marks: concernsIn(facts.concerns.filter(isGrave)),
+    marks: [
+      ...(standHeated(facts) === 'met' ? [] : [say('lots.markUnheated')]),
+      ...concernsIn(facts.concerns.filter(isGrave)),
+    ],
   };
 }

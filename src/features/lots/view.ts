@@ -7,6 +7,7 @@ import { statusOfBatch, type BatchStatus } from '@/core/status/batch-status';
 import { cureDoubtsOf } from '@/core/status/cure-doubts';
 import { mainText } from '@/telling/status/rules';
 import { saysOf } from '@/telling/status/says';
+import { harvestWaits, openHarvestWaits } from '@/core/lots/harvest';
 import { dueOfLots, type LotDue } from '@/core/lots/due';
 import {
   LOT_KIND_WORDS,
@@ -19,7 +20,7 @@ import { dueText, labValueText } from '@/core/lots/texts';
 import { getKindDescription, type Entry } from '@/core/log/entry';
 import { TEST_KINDS } from '@/core/log/test-shapes';
 import { tracedShareText } from '@/core/flow/share-text';
-import { dayText, joinParts, whenText } from '@/core/quantity/format';
+import { dateOnlyText, dayText, joinParts, whenText } from '@/core/quantity/format';
 import { MS } from '@/core/quantity/instant';
 import { assessUse, standHeated } from '@/core/release/assess-release';
 import type { Standing } from '@/core/release/limits';
@@ -271,7 +272,10 @@ export function lotPageView(given: LotsGiven, id: string): LotPageView | null {
   };
 }
 
-function outsOf({ state, locale }: LotsGiven, lot: string): LotPageView['outs'] {
+function outsOf({ state, book, locale }: LotsGiven, lot: string): LotPageView['outs'] {
+  const waits = new Map(
+    harvestWaits(state, book, locale.timeZone).map((w) => [w.out, dateOnlyText(w.harvestFrom)]),
+  );
   return state.outs
     .filter((o) => o.data.lot === lot)
     .map((o) => ({
@@ -283,6 +287,7 @@ function outsOf({ state, locale }: LotsGiven, lot: string): LotPageView['outs'] 
         o.data.bed?.name,
         o.data.party,
         o.data.use && USE_WORDS[o.data.use],
+        waits.has(o.id) && say('lots.noHarvestBefore', { day: waits.get(o.id) ?? '' }),
       ),
       outcomes: state.outcomes
         .filter((x) => x.data.out === o.id)
@@ -290,6 +295,15 @@ function outsOf({ state, locale }: LotsGiven, lot: string): LotPageView['outs'] 
     }))
     .reverse();
 }
+
+/** Beds that may not be harvested yet, in words. */
+export const bedWaitTexts = (given: LotsGiven): string[] => {
+  const { state, book, locale } = given;
+  const waits = openHarvestWaits(harvestWaits(state, book, locale.timeZone), book, locale.timeZone);
+  return waits.map(({ bed, lot, harvestFrom }) =>
+    say('lots.bedWaits', { bed, lot: nameOfMatter(given, lot), day: dateOnlyText(harvestFrom) }),
+  );
+};
 
 /** A lot as the home page and the map draw it. */
 export type LotPile = Pick<LotRow, 'id' | 'title' | 'kind' | 'amount' | 'age' | 'litres'> & {

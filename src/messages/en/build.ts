@@ -1,4 +1,5 @@
 export const enBuild = {
+  notReadyBefore: 'not ready before {day}',
   notFromStock: 'not from stock',
   mWide: '{widthM, number, length} wide',
   layer: 'layer {layer, number}',

@@ -24,6 +24,16 @@ export const enEntry = {
   hasOwnEntriesSinceThen:
     '{name} has its own entries since then, so the split cannot be voided. Join the two again instead.',
   versionOfTheRecipe: 'version of the recipe',
+  bayIsTaken: '{names} stands in {bay}.',
+  theyShareTheBay: 'They share it.',
+  sayTheyShareTheBay: 'Say that they share the bay, or name another one.',
+  beforeItGoesIn: 'Before it goes in',
+  putInAsked: '{name}: {answer}',
+  putInRipening: '{name}: {ripening}.',
+  putInMoreThanLeft:
+    '{isKnown, select, yes {Only {left} of {name} are left in stock.} other {There is less of {name} left in stock.}} If there was more, count it again.',
+  putInNoRoom: 'Its place holds {litres}.',
+  tickToPutIn: 'Tick the box above first.',
   theMap: 'the map',
   thisPhonesClockDiffersFrom:
     'This phone’s clock differs from the server’s by more than the phone knew.',

@@ -265,6 +265,9 @@ export const enLog = {
   putCardboardBetweenThemSet:
     'Put cardboard between them, and set the probe points of each, so that every reading says which batch it is from.',
   chooseWhetherOnTopOr: 'Choose whether it is on top or below.',
+  beforeYouSave: 'Before you save',
+  rawAboveMet:
+    '{lower} has met a rule that {upper} has not: what runs down from above makes it raw again.',
   beforeItLeaves: 'Before it leaves',
   iKnowThat: 'I know that.',
   chooseOne: 'Choose one.',

@@ -326,6 +326,16 @@ export const enLots = {
     '{way, select, feed {Put it into a raw batch that is still to be heated.} interval {Spread it as raw manure, and wait before harvest: 90 days, or 120 days where what is eaten touches the soil (7 CFR 205.203). Wear gloves.} mulch {Use it as mulch on ornamentals, away from food plants and water.} other {Wait, and prove it later.}}',
   spreadOn: 'Spread on',
   touchesSoil: 'Does what is eaten touch the soil?',
+  whatIsEaten: 'What is eaten of what grows there?',
+  bedCrop:
+    '{crop, select, touching {It touches the soil} apart {It stands clear of the soil} other {Nothing is eaten}}',
+  sayWhatIsEaten: 'Say what is eaten there.',
+  notAllHeated: 'Not all of it was heated: treat it like raw manure, with gloves.',
+  noHarvestBefore: 'no harvest before {day}',
+  bedsWait: 'Beds that wait',
+  bedWaits: '{bed}: no harvest before {day}. Not all of {lot} was heated.',
+  markUnheated:
+    'Not all of it was heated. On food beds wait 120 days before harvest, 90 where nothing that is eaten touches the soil. Check with your local authority.',
   harvestFrom: 'Harvest no earlier than {earliest}. Check with your local authority.',
   aScreening: 'screening',
   leftOtherwise: 'left the site',

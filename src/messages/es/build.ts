@@ -1,4 +1,5 @@
 export const esBuild = {
+  notReadyBefore: 'no estará listo antes del {day}',
   notFromStock: 'no es de existencia',
   mWide: '{widthM, number, length} de ancho',
   layer: 'capa {layer, number}',

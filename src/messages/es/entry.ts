@@ -24,6 +24,16 @@ export const esEntry = {
   hasOwnEntriesSinceThen:
     '{name} ya tiene registros propios, así que la división no se puede anular. Vuelve a unir los dos.',
   versionOfTheRecipe: 'versión de la receta',
+  bayIsTaken: '{names} está en {bay}.',
+  theyShareTheBay: 'La comparten.',
+  sayTheyShareTheBay: 'Di que comparten el lugar, o nombra otro.',
+  beforeItGoesIn: 'Antes de que entre',
+  putInAsked: '{name}: {answer}',
+  putInRipening: '{name}: {ripening}.',
+  putInMoreThanLeft:
+    '{isKnown, select, yes {Solo quedan {left} de {name} en existencia.} other {Queda menos de {name} en existencia.}} Si había más, cuéntalo de nuevo.',
+  putInNoRoom: 'En su lugar caben {litres}.',
+  tickToPutIn: 'Marca primero la casilla de arriba.',
   theMap: 'el mapa',
   thisPhonesClockDiffersFrom:
     'El reloj de este teléfono difiere del servidor más de lo que el teléfono sabía.',

@@ -266,6 +266,9 @@ export const esLog = {
   putCardboardBetweenThemSet:
     'Pon cartón entre ambos y define los puntos de cada uno, para que cada lectura diga de qué lote es.',
   chooseWhetherOnTopOr: 'Elige si está encima o debajo.',
+  beforeYouSave: 'Antes de guardar',
+  rawAboveMet:
+    '{lower} cumplió una regla que {upper} no: lo que escurre de arriba lo vuelve crudo.',
   beforeItLeaves: 'Antes de que salga',
   iKnowThat: 'Ya lo sé.',
   chooseOne: 'Elige uno.',

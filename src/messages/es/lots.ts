@@ -326,6 +326,16 @@ export const esLots = {
     '{way, select, feed {Ponla en un lote crudo que aún se va a calentar.} interval {Espárcela como estiércol crudo y espera antes de cosechar: 90 días, o 120 si lo que se come toca el suelo (7 CFR 205.203). Usa guantes.} mulch {Úsala de mantillo en ornamentales, lejos de plantas de comer y del agua.} other {Espera y pruébala después.}}',
   spreadOn: 'Esparcido el',
   touchesSoil: '¿Lo que se come toca el suelo?',
+  whatIsEaten: '¿Qué se come de lo que crece ahí?',
+  bedCrop:
+    '{crop, select, touching {Toca el suelo} apart {No toca el suelo} other {No se come nada}}',
+  sayWhatIsEaten: 'Di qué se come ahí.',
+  notAllHeated: 'No todo se calentó: trátalo como estiércol crudo, con guantes.',
+  noHarvestBefore: 'sin cosecha antes del {day}',
+  bedsWait: 'Camas que esperan',
+  bedWaits: '{bed}: sin cosecha antes del {day}. No todo {lot} se calentó.',
+  markUnheated:
+    'No todo se calentó. En camas de alimentos espera 120 días antes de cosechar, 90 donde nada de lo que se come toca el suelo. Consulta a la autoridad local.',
   harvestFrom: 'Cosecha no antes del {earliest}. Consulta a tu autoridad local.',
   aScreening: 'cribado',
   leftOtherwise: 'salió del sitio',

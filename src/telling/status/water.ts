@@ -32,6 +32,7 @@ const pctText = ({ low, high }: PercentRange): string =>
 
 export type WaterWords = {
   /** Water is to go in now. */ readonly now: boolean;
+  /** It is too wet already. */ readonly tooWet?: boolean;
   readonly heading: string;
   readonly text: string;
   readonly stop: string | null;
@@ -79,6 +80,7 @@ export function waterWords(w: WaterAdvice, { timeZone, now, unit }: Locale): Wat
     case 'TOO_WET':
       return {
         now: false,
+        tooWet: true,
         heading: say('advice.noWaterTooWet'),
         text: w.looseL
           ? say('advice.itHasAboutTooMuch', { felt, looseL: span(w.looseL, 'L') })

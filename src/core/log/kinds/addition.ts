@@ -3,7 +3,7 @@ import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
 import { joinParts } from '../../quantity/format';
 import { amountText } from '../../words/amount';
-import { PartSchema } from '../store-shapes';
+import { PartSchema, PutInKnowing } from '../store-shapes';
 import { describeKind } from './kind';
 import { Words, seeds, origin, act } from './shared';
 import { TRANSFER_KINDS } from './vocabulary';
@@ -18,6 +18,7 @@ export const additionKind = describeKind({
     /** Out of the store. */ parts: z.array(PartSchema).max(60).optional(),
     /** The heap that it came out of, and as what. */ from: BatchIdSchema.optional(),
     stuff: z.enum(TRANSFER_KINDS).optional(),
+    knowing: PutInKnowing,
     ...act,
     ...origin,
   }),

@@ -26,6 +26,7 @@ export async function buildingOf(
       place: d.position ? positionText(d.position) : '',
       openedAt: d.openedAt,
       builtAt: d.builtAt,
+      volumeM3: d.volumeM3,
       slot: d.position && 'row' in d.position ? d.position.row : (d.bay ?? null),
     },
     builtOf(store, id, locale.now),

@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { LayeredHeap } from '@/charts/LayeredHeap';
 import { Mark } from '@/charts/marks';
 import { submitOrQueue } from '@/outbox/keep';
+import { PutInDoubts, usePutInDoubts } from '@/entry/ui/PutInDoubts';
 import { Choices } from '@/ui/Choices';
 import { DraftScope, useTyped } from '@/ui/draft';
 import { Field, Problems } from '@/ui/Field';
@@ -32,6 +33,7 @@ function ChargeForm({
 }) {
   const { id, by, setBy, problems, busy, keep } = useSubmit(device);
   const put = usePutIn(layer?.put ?? [], view.sources, view.measures);
+  const doubts = usePutInDoubts(put.lines, view.room);
   const [water, setWater] = useTyped(
     'water',
     layer && layer.waterL > 0 ? shownQuantity('litres', layer.waterL, 0) : '',
@@ -56,7 +58,9 @@ function ChargeForm({
       ? say('bench.typeWaterAsLitersOr')
       : put.parts.length === 0 && Object.keys(rest).length === 0
         ? say('build.sayWhatWentIn')
-        : whoIsMissing(by);
+        : doubts.isOpen
+          ? say('entry.tickToPutIn')
+          : whoIsMissing(by);
   const save = (): void =>
     keep(
       () =>
@@ -69,6 +73,7 @@ function ChargeForm({
             by,
             data: {
               parts: put.parts,
+              ...doubts.data,
               ...(layer ? { layer: layer.n } : {}),
               ...(way ? { way } : {}),
               ...rest,
@@ -153,6 +158,7 @@ function ChargeForm({
 
       <div className="sticky -bottom-5 -mx-5 -mb-5 px-5 py-3 bg-sheet ruled flex flex-col gap-2">
         {!device && who}
+        <PutInDoubts doubts={doubts} />
         <Problems list={problems} />
         <SaveButton
           className="btn key !min-h-[72px]"

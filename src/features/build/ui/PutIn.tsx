@@ -34,6 +34,9 @@ export function usePutIn(
     setRows,
     read,
     parts: read.flatMap((r) => r.part ?? []),
+    lines: read.flatMap((r) =>
+      r.source && r.part ? [{ source: r.source, amount: r.part.amount }] : [],
+    ),
     sound: read.every((r) => r.part !== null),
   };
 }

@@ -9,6 +9,7 @@ import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { Effects } from '@/ui/Effects';
 import { typed } from '@/core/quantity/typed-number';
+import { PutInDoubts, usePutInDoubts } from '@/entry/ui/PutInDoubts';
 import { KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
 import { useEntry, useEntryPreview } from '@/entry/ui/useEntry';
 import { type SeedAnswer, seedsOf, SeedChoice } from './SeedChoice';
@@ -44,6 +45,10 @@ export function AddForm({ heap, onDone }: FormProps) {
   const amountWrong = source
     ? amountProblem(typed(amount.n), amount.unit, heap.store!.measures)
     : undefined;
+  const doubts = usePutInDoubts(
+    source && how ? [{ source, amount: how }] : [],
+    heap.store?.room ?? null,
+  );
   const data =
     raw === '' || amountWrong || (source && how === null)
       ? null
@@ -51,6 +56,7 @@ export function AddForm({ heap, onDone }: FormProps) {
           raw: raw === 'raw',
           ...seedsOf(seeds),
           ...(what.trim() ? { what: what.trim() } : {}),
+          ...doubts.data,
           ...(source && how
             ? {
                 parts: [
@@ -137,13 +143,19 @@ export function AddForm({ heap, onDone }: FormProps) {
         </p>
       )}
       {data && <Effects preview={preview} />}
+      <PutInDoubts doubts={doubts} />
       <KeepBar
         entry={entry}
         label={costs ? say('log.logStartClockOver') : say('log.saveThisAddition')}
         missing={
           raw === ''
             ? say('log.chooseWhetherRaw')
-            : (amountWrong ?? (source && how === null ? say('log.sayHowMuchWentIn') : null))
+            : (amountWrong ??
+              (source && how === null
+                ? say('log.sayHowMuchWentIn')
+                : doubts.isOpen
+                  ? say('entry.tickToPutIn')
+                  : null))
         }
         onKeep={() => data && entry.save(data)}
       />

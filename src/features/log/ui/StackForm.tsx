@@ -1,16 +1,29 @@
 'use client';
 import { say } from '@/messages/say';
+import { useState } from 'react';
+import { ConfirmBox } from '@/ui/ConfirmBox';
 import { useTyped } from '@/ui/draft';
 import { Choices } from '@/ui/Choices';
 import { KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
-import { useEntry } from '@/entry/ui/useEntry';
+import { useEntry, type HeapRef } from '@/entry/ui/useEntry';
 import { OtherHeap } from './OtherHeap';
+
+/** What is lost where a batch that has met no rule comes to lie on one that has; null: nothing. */
+function rawAboveMet(heap: HeapRef, other: string, layer: 'upper' | 'lower' | ''): string | null {
+  const [own, its] = [heap.id, other].map((id) => heap.placed?.find((h) => h.id === id));
+  if (!own || !its || layer === '') return null;
+  const [upper, lower] = layer === 'upper' ? [own, its] : [its, own];
+  const isLost = lower.met.some((rule) => !upper.met.includes(rule));
+  return isLost ? say('log.rawAboveMet', { lower: lower.name, upper: upper.name }) : null;
+}
 
 /** One heap on top of another in the same place: two histories, told apart by depth. */
 export function StackForm({ heap, onDone }: FormProps) {
   const entry = useEntry('stack', heap, onDone);
   const [other, setOther] = useTyped('other', '');
   const [layer, setLayer] = useTyped<'upper' | 'lower' | ''>('layer', '');
+  const [known, setKnown] = useState(false);
+  const doubt = rawAboveMet(heap, other, layer);
   const data = other !== '' && layer !== '' ? { with: other, layer } : null;
   return (
     <>
@@ -25,13 +38,25 @@ export function StackForm({ heap, onDone }: FormProps) {
         ]}
       />
       <p className="hint">{say('log.putCardboardBetweenThemSet')}</p>
+      {doubt && (
+        <ConfirmBox
+          legend={say('log.beforeYouSave')}
+          text={doubt}
+          confirm={say('log.iKnowThat')}
+          checked={known}
+          onChange={setKnown}
+          testId="raw-above"
+        />
+      )}
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar
         entry={entry}
         label={say('log.save')}
         missing={
           data !== null
-            ? null
+            ? doubt && !known
+              ? say('entry.tickToPutIn')
+              : null
             : other === ''
               ? say('log.chooseTheOtherBatch')
               : say('log.chooseWhetherOnTopOr')

@@ -148,6 +148,7 @@ export function TurnForm({ heap, onDone }: FormProps) {
           onChange={(e) => setPeople(e.target.value)}
         />
       </div>
+      {heap.tooWet && typeof water === 'number' && <p className="caution">{heap.tooWet}</p>}
       {wrong && (
         <p role="alert" className="marked font-semibold">
           {say('log.typeLitersMinutesPeopleAs')}
@@ -191,7 +192,7 @@ export function TurnForm({ heap, onDone }: FormProps) {
                 ? standing.problem
                 : inRow && standing.effect.overlaps.length > 0
                   ? say('entry.itWouldOverlap', { overlaps: firstOf(standing.effect.overlaps) })
-                  : null
+                  : standing.missing
         }
         onKeep={() => entry.save(data, after)}
       />

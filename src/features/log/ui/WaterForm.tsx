@@ -1,6 +1,8 @@
 'use client';
 import { say } from '@/messages/say';
 import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
+import { useState } from 'react';
+import { ConfirmBox } from '@/ui/ConfirmBox';
 import { useTyped } from '@/ui/draft';
 import { CAUTION } from '@/core/words/caution';
 import { Choices } from '@/ui/Choices';
@@ -14,6 +16,7 @@ export function WaterForm({ heap, onDone }: FormProps) {
   const entry = useEntry('water', heap, onDone);
   const [clean, setClean] = useTyped<'clean' | 'unclean' | ''>('clean', '');
   const [litres, setLitres] = useTyped('litres', '');
+  const [known, setKnown] = useState(false);
   const [seeds, setSeeds] = useTyped<SeedAnswer>('seeds', '');
   const amount = typedQuantity('litres', litres);
   const problem = amount === null ? say('bench.typeWaterAsLitersOr') : undefined;
@@ -55,10 +58,24 @@ export function WaterForm({ heap, onDone }: FormProps) {
       <WhenAndWho entry={entry} heap={heap} />
       {clean === 'unclean' && <p className="caution">{CAUTION.raw}</p>}
       {data && !problem && <Effects preview={preview} />}
+      {heap.tooWet && (
+        <ConfirmBox
+          legend={say('log.beforeYouSave')}
+          text={heap.tooWet}
+          confirm={say('log.iKnowThat')}
+          checked={known}
+          onChange={setKnown}
+          testId="too-wet"
+        />
+      )}
       <KeepBar
         entry={entry}
         label={say('log.saveThisWatering')}
-        missing={clean === '' ? say('log.chooseKindWater') : (problem ?? null)}
+        missing={
+          clean === ''
+            ? say('log.chooseKindWater')
+            : (problem ?? (heap.tooWet && !known ? say('entry.tickToPutIn') : null))
+        }
         onKeep={() => data && entry.save(data)}
       />
     </>

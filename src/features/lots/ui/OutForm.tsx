@@ -4,8 +4,17 @@ import { say } from '@/messages/say';
 import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import { typed } from '@/core/quantity/typed-number';
 import { litresOnBed } from '@/core/lots/bed';
+import { dateOnlyText } from '@/core/quantity/format';
+import { harvestAfter } from '@/core/release/raw-route';
 import type { CropFamily } from '@/core/log/kinds/vocabulary';
-import { OUT_IS_PRODUCT, OUT_WAYS, USE_IDS, type OutWay } from '@/core/log/lot-shapes';
+import {
+  BED_CROPS,
+  OUT_IS_PRODUCT,
+  OUT_WAYS,
+  USE_IDS,
+  type BedCrop,
+  type OutWay,
+} from '@/core/log/lot-shapes';
 import type { UseId } from '@/core/release/uses';
 import { CAUTION } from '@/core/words/caution';
 import { OUT_DOUBT_WORDS, USE_WORDS } from '@/core/words/lots';
@@ -32,6 +41,7 @@ function useBed() {
   const [depth, setDepth] = useTyped('depth', '');
   const [crop, setCrop] = useTyped('crop', '');
   const [family, setFamily] = useTyped<CropFamily | ''>('family', '');
+  const [eaten, setEaten] = useTyped<BedCrop | ''>('eaten', '');
   const [areaM2, depthCm] = [typedQuantity('area', area), typedQuantity('cm', depth)];
   const litres = areaM2 && depthCm ? litresOnBed(areaM2, depthCm / 100) : null;
   const bed =
@@ -43,10 +53,11 @@ function useBed() {
           ...(depthCm ? { depthM: depthCm / 100 } : {}),
           ...(crop.trim() ? { crop: crop.trim() } : {}),
           ...(family ? { family } : {}),
+          ...(eaten ? { eaten } : {}),
         };
   return {
     ...{ name, setName, area, setArea, depth, setDepth, crop, setCrop, family, setFamily },
-    ...{ litres, bed },
+    ...{ eaten, setEaten, litres, bed },
   };
 }
 
@@ -89,6 +100,32 @@ function BedFields({ bed, lot }: { bed: ReturnType<typeof useBed>; lot: LotFormP
         hint={say('lots.usualDepth')}
       />
     </div>
+  );
+}
+
+/** The day on which it is spread, by the site's clock. */
+const spreadOn = (at: string | null, { nowLocal }: LotFormProps['lot']): string =>
+  (at ?? nowLocal).slice(0, 10);
+
+/** What grows where unheated compost is spread, and from when it may be harvested. */
+function HarvestFields({ bed, day }: { bed: ReturnType<typeof useBed>; day: string }) {
+  const { eaten, setEaten } = bed;
+  const from = eaten === '' || eaten === 'none' ? null : harvestAfter(day, eaten === 'touching');
+  return (
+    <>
+      <Choices
+        label={say('lots.whatIsEaten')}
+        value={eaten}
+        onChange={setEaten}
+        columns={3}
+        options={BED_CROPS.map((value) => ({ value, label: say('lots.bedCrop', { crop: value }) }))}
+      />
+      {from && (
+        <p className="caution" role="status" data-testid="harvest-from">
+          {say('lots.notAllHeated')} {say('lots.harvestFrom', { earliest: dateOnlyText(from) })}
+        </p>
+      )}
+    </>
   );
 }
 
@@ -145,6 +182,7 @@ function useOut(lot: LotFormProps['lot']) {
   const needsParty = TO_SOMEBODY.has(way);
   const whereMissing = (): string | null => {
     if (way === 'bed' && !bed.bed) return say('lots.nameTheBed');
+    if (way === 'bed' && !lot.heated && bed.eaten === '') return say('lots.sayWhatIsEaten');
     if (offered.length > 0 && use === '') return say('lots.sayTheUse');
     return needsParty && party.trim() === '' ? say('lots.nameTheParty') : null;
   };
@@ -243,6 +281,9 @@ export function OutForm({ lot, onDone }: LotFormProps) {
         options={OUT_WAYS.map((value) => ({ value, label: say('lots.wayOut', { how: value }) }))}
       />
       {o.way === 'bed' && <BedFields bed={o.bed} lot={lot} />}
+      {o.way === 'bed' && !lot.heated && (
+        <HarvestFields bed={o.bed} day={spreadOn(entry.at, lot)} />
+      )}
       {o.way === 'bed' && o.bed.litres !== null && (
         <p className="hint" data-testid="bed-litres">
           {say('lots.bedTakes', { litres: o.bed.litres })}

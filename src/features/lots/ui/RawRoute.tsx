@@ -1,7 +1,7 @@
 'use client';
 import { say } from '@/messages/say';
 import { useState } from 'react';
-import { dayText } from '@/core/quantity/format';
+import { dateOnlyText } from '@/core/quantity/format';
 import { harvestAfter } from '@/core/release/raw-route';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
@@ -40,7 +40,7 @@ export function RawRoute({ ways }: { ways: readonly string[] }) {
       </div>
       {earliest && (
         <p className="font-semibold mt-1" data-testid="earliest-harvest">
-          {say('lots.harvestFrom', { earliest: dayText('UTC', Date.parse(earliest)) })}
+          {say('lots.harvestFrom', { earliest: dateOnlyText(earliest) })}
         </p>
       )}
     </details>

@@ -203,7 +203,7 @@ function StandForm({
             ? say('places.nothingWasChangedHere')
             : standing.effect.overlaps.length > 0
               ? say('places.thereStandsOnAnotherBatch')
-              : whoIsMissing(by)
+              : (standing.missing ?? whoIsMissing(by))
         }
         onSave={() => void keep()}
       />

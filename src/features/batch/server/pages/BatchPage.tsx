@@ -59,7 +59,10 @@ export async function BatchPage({ params }: { params: Promise<{ id: string }> })
     onHold: snapshot.situation.stage.held !== null,
     shape: state.opened.shape ?? null,
     danger: dangerText(snapshot, s.locale),
-    ...(built ? { store: { sources: built.sources, measures: built.measures } } : {}),
+    tooWet: b.advice.water?.tooWet ? `${b.advice.water.heading}. ${b.advice.water.text}` : null,
+    ...(built
+      ? { store: { sources: built.sources, measures: built.measures, room: built.room } }
+      : {}),
   };
   const concerns = await loadBatchConcerns(s, id);
   const version = `${s.asOf} ${s.unit}`;

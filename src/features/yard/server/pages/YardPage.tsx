@@ -11,8 +11,9 @@ import { loadPageContext, type PageContext } from '@/features/frame/server/queri
 import { AirStrip } from '../../ui/AirStrip';
 import { EmptyYard, Yard } from '../../ui/Yard';
 import { lotsGiven } from '@/features/lots/server/queries';
+import { BedWaits } from '@/features/lots/ui/BedWaits';
 import { LotPiles } from '@/features/lots/ui/LotPiles';
-import { lotPiles, lotTasks, type LotPile } from '@/features/lots/view';
+import { bedWaitTexts, lotPiles, lotTasks, type LotPile } from '@/features/lots/view';
 import { storeDue } from '@/features/store/server/queries';
 import { isOpen } from '@/core/status/open-questions';
 import { OpenQuestions } from '@/features/questions/ui/OpenQuestions';
@@ -26,6 +27,7 @@ type Shown = {
   readonly screen: ReturnType<typeof yardScreen>;
   /** Null: nothing is due. */ readonly day: TodayView | null;
   readonly piles: readonly LotPile[];
+  /** Beds that may not be harvested yet. */ readonly beds: readonly string[];
   /** What is to be cleared up on the site. */ readonly questions: readonly QuestionLine[];
 };
 const shown = createSharedWork<Shown>();
@@ -44,6 +46,7 @@ async function workOut(s: PageContext, wholeDay: boolean, filter: YardFilter): P
   return {
     screen: yardScreen(s.board, s.locale, filter),
     piles: lotPiles(lots),
+    beds: bedWaitTexts(lots),
     questions: questionLines(lots.questions.filter(isOpen), namesOf(s.board, lots.state), s.locale),
     day: status.tasks.length > 0 || s.board.length > 0 ? (wholeDay ? day : shortenDay(day)) : null,
   };
@@ -74,8 +77,13 @@ export async function YardPage({
 }) {
   const [asked, s] = [await searchParams, await loadPageContext()];
   const filter = filterAsked(asked, s.prefs.yard);
-  const { screen, day, piles, questions } = await loadShown(s, asked.day === 'all', filter);
-  const open = <OpenQuestions lines={questions} touches />;
+  const { screen, day, piles, beds, questions } = await loadShown(s, asked.day === 'all', filter);
+  const open = (
+    <>
+      <OpenQuestions lines={questions} touches />
+      <BedWaits texts={beds} />
+    </>
+  );
   const today = day && <Today view={day} by={s.prefs.by} questions={open} />;
   const sky = (
     <AirStrip
