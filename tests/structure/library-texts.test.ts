@@ -1,5 +1,8 @@
 import { TEMPLATES } from '@/core/advice/templates';
+import { METHODS } from '@/core/evidence/types';
+import { COUNTRIES } from '@/core/log/kinds/vocabulary';
 import { MATERIAL_LIBRARY } from '@/core/mix/library';
+import { conditionsOf } from '@/core/rules/propose';
 import { RULE_LIBRARY } from '@/core/rules/library';
 import { enLibrary } from '@/messages/library/en';
 import { esLibrary } from '@/messages/library/es';
@@ -11,7 +14,11 @@ const sentencesOf = (text: string | undefined): string[] => text?.split(/(?<=\.)
 const said = (): string[] => [
   ...MATERIAL_LIBRARY.flatMap((m) => [m.name, ...sentencesOf(m.caution)]),
   ...TEMPLATES.flatMap((t) => [t.name, ...sentencesOf(t.words)]),
-  ...RULE_LIBRARY.flatMap((r) => [r.short ?? r.title, ...r.conditions]),
+  ...RULE_LIBRARY.flatMap((r) => [
+    r.short ?? r.title,
+    ...METHODS.flatMap((method) => conditionsOf(r, method)),
+  ]),
+  ...COUNTRIES,
 ];
 /** Names that are the same in every language: those of a law, or of a standard alone. */
 const SAME = /^(EU |Regulation|Followed by|Covered by)/;

@@ -38,6 +38,16 @@ export type Requirement =
 /** The jurisdiction of what no law asks for, and the trade does. */
 export const COMMON_PRACTICE = 'common practice';
 
+/** What goes into a heap, as far as it decides which rules are proposed. */
+export const INPUTS = [
+  'manure',
+  'seeding-weeds',
+  'food-waste',
+  'biosolids',
+  'diseased-plants',
+  'garden',
+] as const;
+
 /** A rule is data (contract, section 9). */
 export type Rule = {
   readonly id: string;
@@ -57,6 +67,10 @@ export type Rule = {
   readonly requirement: Requirement;
   /** Written for piles that air is blown or drawn through, or vessels: not for a static pile without air. */
   readonly needsAir?: boolean | undefined;
+  /** What may not go in under it. */
+  readonly excludes?: readonly (typeof INPUTS)[number][] | undefined;
+  /** It speaks of what draws flies and rats, not of pathogens. */
+  readonly onlyVectors?: boolean | undefined;
   /** Carbon to nitrogen by weight that the first mix must lie in. */
   readonly initialCn?: { readonly low: number; readonly high: number } | undefined;
   /** What the rule asks for beside temperatures and the initial C:N; shown, not judged. */

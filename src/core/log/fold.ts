@@ -5,6 +5,7 @@ import type { FileReading, FireCard, Instrument, MethodTemplate, Position, Work 
 import type { Point } from '../evidence/types';
 import { lastOf } from '../quantity/present';
 import { isByTrainee, isToBeChecked } from './entered-by';
+import type { Country } from './kinds/vocabulary';
 import { batchIdOf, type BatchId, type EntryId } from './ids';
 
 /** A reading with the entry that brought it, and the moment that it names. */
@@ -133,6 +134,8 @@ export type SiteState = {
   }[];
   /** By version; empty until the site has chosen. */
   readonly terms: readonly SiteTerms[];
+  /** Where it lies, as somebody said; null: in no country of the library; left out: nobody did. */
+  readonly country?: Country | null | undefined;
   /** Its own rules, each with its versions in order. */
   readonly rules: ReadonlyMap<string, readonly RuleVersion[]>;
   /** Thermometers as they are now, by name. One that was only ever checked stands here too, with what is not known left out. */
@@ -361,6 +364,7 @@ export function foldSite(entries: readonly Entry[]): SiteState {
   const probes = new Map<string, LoggedCheck[]>();
   const ambient: { at: Instant; value: number; unit: 'C' | 'F' }[] = [];
   const terms: SiteTerms[] = [];
+  let country: Country | null | undefined;
   const rules = new Map<string, RuleVersion[]>();
   const instruments = new Map<string, Instrument | null>();
   let walkOrder: readonly BatchId[] | null = null;
@@ -382,6 +386,7 @@ export function foldSite(entries: readonly Entry[]): SiteState {
         policy: e.data.policy,
         rules: e.data.rules,
       });
+    if (e.kind === 'site-terms' && e.data.country !== undefined) country = e.data.country;
     if (e.kind === 'rule') {
       const versions = rules.get(e.data.rule.id) ?? [];
       rules.set(e.data.rule.id, [
@@ -420,6 +425,7 @@ export function foldSite(entries: readonly Entry[]): SiteState {
     hasFaultNotes: entries.some((e) => e.kind === 'fault-noted'),
     ambient,
     terms,
+    country,
     rules,
     instruments,
     walkOrder,

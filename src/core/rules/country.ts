@@ -1,9 +1,9 @@
+import type { Country } from '../log/kinds/vocabulary';
+
 /**
  * The jurisdiction that a time zone lies in, as far as the library has rules of it: to propose rules by, never to decide.
  * Zones by country after the IANA time zone database's zone.tab (from memory).
  */
-export type Country =
-  'United States' | 'Canada' | 'European Union' | 'United Kingdom' | 'Australia';
 
 const CITIES: Readonly<Record<Country, readonly string[]>> = {
   'United States': [
@@ -103,3 +103,9 @@ export function countryOf(timeZone: string): Country | null {
   );
   return named ?? AREAS.find(([prefix]) => timeZone.startsWith(prefix))?.[1] ?? null;
 }
+
+/** Whose rules are proposed to a site: what it said, else by its time zone. @param said undefined: it was not asked; null: none of these */
+export const countryOfSite = (
+  said: Country | null | undefined,
+  timeZone: string,
+): Country | null => (said === undefined ? countryOf(timeZone) : said);

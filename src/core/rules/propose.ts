@@ -3,7 +3,7 @@ import { getRequirementDescription } from '../evidence/requirements';
 import { COMMON_PRACTICE, leavesOf, type Rule } from '../evidence/rule';
 import type { Method } from '../evidence/types';
 import type { INPUTS } from '../log/entry';
-import { countryOf } from './country';
+import type { Country } from '../log/kinds/vocabulary';
 import { RULE_LIBRARY } from './library';
 
 export type Input = (typeof INPUTS)[number];
@@ -41,7 +41,17 @@ const WHY: Record<Input, string> = {
   },
 };
 
+/** Whether a rule allows all that goes in. */
+export const allowsInputs = (
+  { excludes = [] }: Pick<Rule, 'excludes'>,
+  inputs: readonly Input[],
+): boolean => !inputs.some((i) => excludes.includes(i));
+/** Whether a rule speaks of pathogens: of the rules on their clock one speaks of what draws flies and rats. */
+const speaksOfPathogens = ({ clock, onlyVectors }: Pick<Rule, 'clock' | 'onlyVectors'>): boolean =>
+  clock === 'germs' && onlyVectors !== true;
+
 function asksFor(rule: Rule, inputs: readonly Input[]): Input | undefined {
+  if (!allowsInputs(rule, inputs)) return undefined;
   if (rule.clock === 'seeds') return inputs.find((i) => i === 'seeding-weeds');
   if (SLUDGE_ONLY.has(rule.id)) return inputs.find((i) => i === 'biosolids');
   if (rule.id === 'au-4454-turned-high-risk') return inputs.find((i) => HIGHER_RISK.includes(i));
@@ -56,6 +66,23 @@ export type Keeping = {
   /** Air is blown or drawn through it. */ readonly aerated: boolean;
   /** It makes no claim of any kill. */ readonly noClaim: boolean;
 };
+
+/** The condition of a rule that is written for piles with air, to be confirmed by a person. */
+const AIR_CONDITION = 'Air is blown or drawn through the pile';
+/** What a rule asks for beside temperatures, for a person to confirm. */
+export const conditionsOf = (
+  { needsAir, conditions }: Pick<Rule, 'needsAir' | 'conditions'>,
+  method: Method,
+): string[] => [...(needsAir && method === 'static' ? [AIR_CONDITION] : []), ...conditions];
+
+/**
+ * How a heap counts as kept with what goes into it: sewage sludge in a static pile is treated under the rule for aerated piles
+ * or under none, so that rule is offered and its air is asked about.
+ */
+export const keepingWith = (keeping: Keeping, inputs: readonly Input[]): Keeping =>
+  keeping.method === 'static' && inputs.includes('biosolids') && !keeping.noClaim
+    ? { ...keeping, aerated: true }
+    : keeping;
 
 /** How a heap is kept, as far as rules ask about it. */
 export const keepingOf = (
@@ -81,7 +108,7 @@ export type Asked = {
   readonly keeping: Keeping;
   readonly inputs: readonly Input[];
   readonly siteRules: readonly string[];
-  readonly timeZone: string;
+  /** Whose rules; null: of no country that the library has. */ readonly country: Country | null;
   readonly own?: readonly Rule[];
 };
 
@@ -90,20 +117,19 @@ export type Proposal = { readonly id: string; readonly input: string; readonly f
 
 /**
  * Rules to propose for a heap, each with the reason: of those the site works to, or, where it has not chosen, of the rules of
- * the country of its time zone and of common practice, the ones that are written for how it is kept and that its inputs ask
+ * its country and of common practice, the ones that are written for how it is kept and that its inputs ask
  * for. A proposal only: what must be met, the local authority says.
  */
 export function proposedRules({
   keeping,
   inputs,
   siteRules,
-  timeZone,
+  country,
   own = [],
 }: Asked): Proposal[] {
   if (keeping.noClaim) return [];
-  const country = countryOf(timeZone);
   return [...RULE_LIBRARY, ...own]
-    .filter((r) => fitsBatch(r, keeping))
+    .filter((r) => fitsBatch(r, keepingWith(keeping, inputs)))
     .flatMap((rule) => {
       const ours =
         siteRules.length > 0
@@ -115,7 +141,7 @@ export function proposedRules({
         siteRules.length > 0
           ? say('rules.theSiteWorks')
           : rule.jurisdiction === country
-            ? say('rules.bySitesTimeZone', { country })
+            ? say('rules.ofCountry', { country })
             : COMMON_PRACTICE;
       return [{ id: rule.id, input: WHY[input], from }];
     });
@@ -129,7 +155,7 @@ export type MissingGermRule = {
 
 /** A rule on germs that raw inputs ask for and that was not chosen; null: one was, or none is asked for. */
 export function missingGermRule(
-  { keeping, inputs, timeZone, own = [] }: Omit<Asked, 'siteRules'>,
+  { keeping, inputs, country, own = [] }: Omit<Asked, 'siteRules'>,
   chosen: readonly string[],
 ): MissingGermRule | null {
   const input = inputs.find((i) => RAW.includes(i));
@@ -142,12 +168,12 @@ export function missingGermRule(
       (leaf) => !getRequirementDescription(leaf.kind).asksTurnings(leaf),
     );
   const covers = (r: Rule): boolean =>
-    r.clock === 'germs' &&
+    speaksOfPathogens(r) &&
     fitsBatch(r, keeping) &&
     turnsEnough(r) &&
     asksFor(r, inputs) !== undefined;
-  if (all.some((r) => chosen.includes(r.id) && r.clock === 'germs')) return null;
-  const country = countryOf(timeZone);
+  if (all.some((r) => chosen.includes(r.id) && speaksOfPathogens(r) && allowsInputs(r, inputs)))
+    return null;
   const cover = all.filter(covers);
   const near = cover.filter((r) => r.jurisdiction === country || own.includes(r));
   return {

@@ -1,10 +1,15 @@
 import { METHODS } from '../evidence/types';
+import { countryOf } from './country';
 import { policyForPurpose, PURPOSES, rulesForPurpose } from './purpose';
 import { keepingOf, type Input } from './propose';
 import { findRule } from './library';
 
 const ask = (purpose: (typeof PURPOSES)[number], timeZone: string, ...inputs: Input[]) =>
-  rulesForPurpose(purpose, { keeping: keepingOf('turned', null), inputs, timeZone });
+  rulesForPurpose(purpose, {
+    keeping: keepingOf('turned', null),
+    inputs,
+    country: countryOf(timeZone),
+  });
 
 test('each purpose leads to the rules that are usually asked for there', () => {
   expect(ask('organic', 'America/Chicago', 'manure')).toEqual(['us-organic-turned']);
@@ -22,7 +27,7 @@ test('no rule is proposed that is not written for the method, or of another coun
     for (const method of METHODS) {
       const keeping = keepingOf(method, null);
       const inputs: Input[] = ['manure', 'seeding-weeds'];
-      const rules = rulesForPurpose(purpose, { keeping, inputs, timeZone: 'America/Toronto' });
+      const rules = rulesForPurpose(purpose, { keeping, inputs, country: 'Canada' });
       for (const id of rules) {
         expect(findRule(id)!.methods).toContain(method);
         expect(findRule(id)!.jurisdiction).toMatch(/Canada|common practice/i);
@@ -34,4 +39,9 @@ test('no rule is proposed that is not written for the method, or of another coun
 test('where somebody inspects, a margin is kept for the thermometer', () => {
   expect(policyForPurpose('inspected')).toEqual({ guardBandC: 1 });
   expect(policyForPurpose('own')).toEqual({});
+});
+
+test('a rule that sewage sludge may not go into is not proposed for it (7 CFR 205.105(g), from memory)', () => {
+  expect(ask('organic', 'America/Chicago', 'biosolids')).toEqual([]);
+  expect(ask('sell', 'America/Chicago', 'biosolids')).toEqual(['us-503-pfrp-turned']);
 });

@@ -1,8 +1,8 @@
 import { COMMON_PRACTICE } from '../evidence/rule';
 import type { PolicyInput } from '../evidence/policy';
-import { countryOf, type Country } from './country';
+import type { Country } from '../log/kinds/vocabulary';
 import { RULE_LIBRARY } from './library';
-import { fitsBatch, type Input, type Keeping } from './propose';
+import { allowsInputs, fitsBatch, type Input, type Keeping } from './propose';
 
 /** What somebody makes compost for, as far as it decides which rules they have to show. */
 export const PURPOSES = ['own', 'sell', 'organic', 'inspected'] as const;
@@ -51,10 +51,13 @@ export function rulesForPurpose(
   {
     keeping,
     inputs,
-    timeZone,
-  }: { readonly keeping: Keeping; readonly inputs: readonly Input[]; readonly timeZone: string },
+    country,
+  }: {
+    readonly keeping: Keeping;
+    readonly inputs: readonly Input[];
+    /** Null: of no country that the library has. */ readonly country: Country | null;
+  },
 ): string[] {
-  const country = countryOf(timeZone);
   // For one's own beds nobody asks for a rule; one is worth it where something raw goes in.
   const isAsked = purpose !== 'own' || inputs.some((i) => RAW.includes(i));
   const wanted = country && isAsked ? RULES_FOR[country][purpose] : [];
@@ -62,7 +65,7 @@ export function rulesForPurpose(
     ? RULE_LIBRARY.filter((r) => r.jurisdiction === COMMON_PRACTICE && r.clock === 'seeds')
     : [];
   return [...wanted, ...seeds.map((r) => r.id)].filter((id) =>
-    RULE_LIBRARY.some((r) => r.id === id && fitsBatch(r, keeping)),
+    RULE_LIBRARY.some((r) => r.id === id && fitsBatch(r, keeping) && allowsInputs(r, inputs)),
   );
 }
 

@@ -2,8 +2,11 @@ import { SiteRuleSchema, SoundPolicySchema } from '../log/shapes';
 import { TEMPLATES } from '../advice/templates';
 import { shortSchedule } from '../advice/schedule';
 import { leavesOf, type Rule } from '../evidence/rule';
+import { countryOf } from './country';
 import { findRule, RULE_LIBRARY, shortTitle } from './library';
 import {
+  allowsInputs,
+  conditionsOf,
   fitsBatch,
   keepingOf,
   missingGermRule,
@@ -56,7 +59,8 @@ const ids = (
   inputs: Asked['inputs'],
   siteRules: readonly string[] = [],
   timeZone = 'America/New_York',
-): string[] => proposedRules({ keeping, inputs, siteRules, timeZone }).map((p) => p.id);
+): string[] =>
+  proposedRules({ keeping, inputs, siteRules, country: countryOf(timeZone) }).map((p) => p.id);
 describe('what is proposed', () => {
   test('what goes in proposes the rules of the site, each with the reason', () => {
     expect(ids(kept('turned'), ['seeding-weeds'])).toEqual(['practice-weed-seed-week']);
@@ -75,7 +79,7 @@ describe('what is proposed', () => {
         keeping: kept('turned'),
         inputs: ['manure'],
         siteRules: ['us-produce-turned'],
-        timeZone: 'UTC',
+        country: null,
       })[0],
     ).toEqual({
       id: 'us-produce-turned',
@@ -105,6 +109,28 @@ describe('what is proposed', () => {
     for (const input of ['garden', 'manure', 'food-waste'] as const)
       expect(ids(kept('turned'), [input]).filter((id) => id.startsWith('us-503'))).toEqual([]);
   });
+  test('sludge in a static pile: the 3-day rule for aerated piles, its air to be confirmed; no rule of turned rows, none that excludes it', () => {
+    const proposed = ids(kept('static'), ['biosolids']);
+    expect(proposed).toContain('us-503-pfrp-static');
+    for (const id of proposed) {
+      const rule = findRule(id)!;
+      expect(rule.methods).toContain('static');
+      expect(allowsInputs(rule, ['biosolids'])).toBe(true);
+    }
+    const pfrp = findRule('us-503-pfrp-static')!;
+    expect(conditionsOf(pfrp, 'static')).toHaveLength(2);
+    expect(conditionsOf(pfrp, 'vessel')).toHaveLength(1);
+  });
+  test('a rule on what draws flies stands for no rule on pathogens', () => {
+    const missing = missingGermRule(
+      { keeping: kept('vessel'), inputs: ['biosolids'], country: 'United States' },
+      ['us-503-var'],
+    );
+    expect(missing!.cover.map((c) => c.id)).toEqual(
+      expect.arrayContaining(['us-503-pfrp-static', 'us-503-psrp']),
+    );
+    expect(missing!.cover.map((c) => c.id)).not.toContain('us-503-var');
+  });
   test('a rule for aerated piles is not offered to a pile without air, nor any to a method that makes no claim', () => {
     expect(ids(kept('static'), ['manure'])).toEqual([]);
     expect(ids(kept('static', { aerated: true }), ['manure'])).toEqual([
@@ -124,7 +150,7 @@ describe('what is proposed', () => {
       chosen: string[],
       inputs: Asked['inputs'] = ['manure'],
       keeping = kept('vessel'),
-    ) => missingGermRule({ keeping, inputs, timeZone: 'America/Chicago' }, chosen);
+    ) => missingGermRule({ keeping, inputs, country: 'United States' }, chosen);
     expect(missing(['practice-weed-seed-week'])!.cover.map((c) => c.id)).toEqual([
       'us-organic-static',
       'us-produce-static',
@@ -192,7 +218,7 @@ test('the rule that a site lets lead comes first, what it does not name last and
   ]));
 test('a heap that is not turned is shown no rule of turnings to cover its manure', () => {
   const missing = missingGermRule(
-    { keeping: kept('static'), inputs: ['manure'], timeZone: 'Europe/London' },
+    { keeping: kept('static'), inputs: ['manure'], country: 'United Kingdom' },
     [],
   )!;
   const rules = missing.cover.map((c) => findRule(c.id)!);

@@ -6,6 +6,7 @@ const PART_503 = '40 CFR Part 503, Standards for the Use or Disposal of Sewage S
 const ORGANIC = '7 CFR Part 205, National Organic Program';
 const PRODUCE =
   '21 CFR Part 112, Standards for Growing, Harvesting, Packing and Holding of Produce';
+// Sewage sludge may not go into either: 7 CFR 205.105(g) and 21 CFR 112.53, which sends it to part 503 (from memory).
 /** 7 CFR 205.203(c)(2)(i), from memory. */
 const ORGANIC_CN = { low: 25, high: 40 };
 const CURING = 'Followed by adequate curing';
@@ -73,6 +74,7 @@ export const US_RULES: readonly Rule[] = [
     fromMemory: true,
     methods: ALL_METHODS,
     clock: 'germs',
+    onlyVectors: true,
     requirement: { kind: 'meanAbove', floorC: 40, hours: 14 * 24, meanC: 45 },
     conditions: [],
     caution: 'Speaks of attraction to flies and rats, not of germs.',
@@ -88,6 +90,7 @@ export const US_RULES: readonly Rule[] = [
     fromMemory: true,
     methods: ['turned'],
     clock: 'germs',
+    excludes: ['biosolids'],
     requirement: hold(55, 15, { ceilingC: CEILING_170F, turnings: 5 }),
     initialCn: ORGANIC_CN,
     conditions: [],
@@ -104,6 +107,7 @@ export const US_RULES: readonly Rule[] = [
     fromMemory: true,
     methods: CLOSED_OR_STATIC,
     clock: 'germs',
+    excludes: ['biosolids'],
     requirement: hold(55, 3, { ceilingC: CEILING_170F }),
     initialCn: ORGANIC_CN,
     conditions: [],
@@ -119,6 +123,7 @@ export const US_RULES: readonly Rule[] = [
     fromMemory: true,
     methods: ['turned'],
     clock: 'germs',
+    excludes: ['biosolids'],
     requirement: hold(55, 15, { consecutive: false, turnings: 5 }),
     conditions: [CURING],
   },
@@ -134,6 +139,7 @@ export const US_RULES: readonly Rule[] = [
     fromMemory: true,
     methods: CLOSED_OR_STATIC,
     clock: 'germs',
+    excludes: ['biosolids'],
     requirement: hold(55, 3),
     conditions: [CURING],
   },

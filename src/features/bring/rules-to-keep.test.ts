@@ -1,7 +1,7 @@
 import { rulesForMethod } from '@/core/rules/library';
 import { NO_CHOICES, proposeRules, rulesToKeep, type SiteContext } from './rules-to-keep';
 
-const SITE: SiteContext = { siteRules: [], timeZone: 'Europe/London' };
+const SITE: SiteContext = { siteRules: [], country: 'United Kingdom' };
 const verdicts = rulesForMethod('turned').map((r) => ({ id: r.id }));
 const preview = (named: readonly string[] = []) => ({ named, method: 'turned' as const, verdicts });
 const keep = (named: readonly string[], choices: Partial<typeof NO_CHOICES> = {}, site = SITE) =>
@@ -13,7 +13,7 @@ test('what the file names is ticked, in the file’s order, with that as the rea
   expect(proposeRules(preview([first]), SITE).get(first)).toBe('named in the file');
 });
 test('a file that names none is kept under what the site works to, else what its country asks', () => {
-  const american = { ...SITE, timeZone: 'America/Chicago' };
+  const american = { ...SITE, country: 'United States' } as const;
   const [own] = keep([], {}, american) as [string];
   expect(keep([], {}, { ...SITE, siteRules: [own] })).toContain(own);
   expect(keep([])).not.toContain(own);

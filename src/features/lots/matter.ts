@@ -5,6 +5,8 @@ import { MS } from '@/core/quantity/instant';
 import type { LotBook } from '@/core/lots/book';
 import type { LotsState } from '@/core/lots/fold';
 import { isScreeningLot } from '@/core/lots/site-flows';
+import { tracedShareText } from '@/core/flow/share-text';
+import { standHeated } from '@/core/release/assess-release';
 import type { Entry } from '@/core/log/entry';
 import type { StoreState } from '@/core/mix/store';
 import type { SiteQuestion } from '@/core/status/open-questions';
@@ -52,6 +54,16 @@ export const hrefOfMatter = ({ state, board }: LotsGiven, id: string): string =>
     : board.some((b) => (b.id as string) === id)
       ? `/batch/${id}`
       : `/store/${id}`;
+
+/** How much of it was never heated, as a sentence. */
+export function unheatedText({ book }: Pick<LotsGiven, 'book'>, lot: string): string {
+  const { any, raw } = book.of(lot);
+  if (standHeated({ empty: book.isEmpty(lot), any, raw }) === 'met') return say('lots.allHeated');
+  // Nothing in it came in raw, and what else is in it is not known.
+  return raw[1] === 0
+    ? say('lots.noneRaw')
+    : say('lots.saysUnheated', { share: tracedShareText(raw) });
+}
 
 /** How much there is, or was: in the units of the moment, or not known. */
 export const lotAmountText = (litres: number | null): string =>

@@ -9,7 +9,7 @@ import { usualUse } from '@/core/status/lot-decision';
 import type { UseId } from '@/core/release/uses';
 import { isGrave } from '@/core/mix/concerns';
 import { concernTexts } from '@/telling/status/concerns';
-import { nameOfMatter, type LotsGiven } from './matter';
+import { nameOfMatter, unheatedText, type LotsGiven } from './matter';
 
 /** What whoever scans a label may see of a lot: what it is made of, how it was heated, tests, cautions; no names of people. */
 export type PublicLotView = {
@@ -35,7 +35,7 @@ function madeOf(given: LotsGiven, lot: string): string[] {
 }
 
 /** The rules that its batches met, and how much of it was never heated. */
-function heatedOf(given: LotsGiven, { germs, raw }: LotFacts): string[] {
+function heatedOf(given: LotsGiven, lot: string, { germs }: LotFacts): string[] {
   const met = germs.flatMap((g) => {
     if (g.at === null || g.rule === null) return [];
     const rule = findRule(g.rule);
@@ -45,7 +45,7 @@ function heatedOf(given: LotsGiven, { germs, raw }: LotFacts): string[] {
       at: dayText(given.locale.timeZone, g.at),
     });
   });
-  return [...met, say('lots.saysUnheated', { share: tracedShareText(raw) })];
+  return [...met, unheatedText(given, lot)];
 }
 
 /** When some of a lot was first sold. */
@@ -76,7 +76,7 @@ export function publicLotView(given: LotsGiven, site: string, lot: string): Publ
     site,
     title: `${LOT_KIND_WORDS[known.kind]} ${known.code}`,
     made: madeOf(given, lot),
-    heated: heatedOf(given, facts),
+    heated: heatedOf(given, lot, facts),
     tests: facts.tests
       .filter((t) => t.speaks)
       .map((t) => {

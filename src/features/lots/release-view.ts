@@ -1,5 +1,4 @@
 import { say } from '@/messages/say';
-import { tracedShareText } from '@/core/flow/share-text';
 import { CROP_FAMILY_WORDS, RELEASE_ITEM_WORDS, TEST_WORDS, USE_WORDS } from '@/core/words/lots';
 import { labValueText, limitAskText } from '@/core/lots/texts';
 import { dayText, joinParts, listText } from '@/core/quantity/format';
@@ -8,7 +7,7 @@ import type { Standing } from '@/core/release/limits';
 import { isInQuestion, latestDecision } from '@/core/status/lot-decision';
 import type { AssessedUse } from '@/core/release/assess-release';
 import type { ReleaseItem, UseCaution, UseId } from '@/core/release/uses';
-import { nameOfMatter, type LotsGiven } from './matter';
+import { nameOfMatter, unheatedText, type LotsGiven } from './matter';
 import { testView } from './test-view';
 
 /** What a release shows: the decision that stands, and what each use asks. */
@@ -101,7 +100,7 @@ function lineSays(given: LotsGiven, lot: string, { use }: AssessedUse, item: Rel
   const facts = given.book.factsOf(lot);
   switch (item) {
     case 'heated-throughout':
-      return say('lots.saysUnheated', { share: tracedShareText(facts.raw) });
+      return unheatedText(given, lot);
     case 'curing-days':
       return say('lots.saysDays', {
         days: facts.days === null ? 0 : Math.floor(facts.days),

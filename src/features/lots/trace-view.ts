@@ -5,6 +5,7 @@ import type { Flow } from '@/core/flow/site-file';
 import type { Traced } from '@/core/flow/trace';
 import { tracedShareText } from '@/core/flow/share-text';
 import { dayText, figureWithUnit, joinParts } from '@/core/quantity/format';
+import { isScreeningLot } from '@/core/lots/site-flows';
 import { graphOfFlows, type FlowGraph } from './flow-drawing';
 import { hrefOfMatter, lotAmountText, nameOfMatter, type LotsGiven } from './matter';
 
@@ -120,7 +121,9 @@ export function traceView(given: LotsGiven, ids: readonly string[], least: numbe
       when: dayText(locale.timeZone, o.at),
       to: entry
         ? joinParts(WENT_OUT_WORDS[entry.data.how], entry.data.bed?.name, entry.data.party)
-        : say('lots.leftOtherwise'),
+        : isScreeningLot(from)
+          ? say('lots.lostInScreening')
+          : say('lots.leftOtherwise'),
     });
   };
   const isThere = ({ litres, any }: Traced): boolean => litres !== 0 && any[1] > 0;

@@ -2,7 +2,14 @@ import type { LotTask } from '@/core/advice/tasks';
 import { say } from '@/messages/say';
 import { decisionView, useView, type DecisionView, type UseView } from './release-view';
 import { testView, type TestView } from './test-view';
-import { hrefOfMatter, lotAgeText, lotAmountText, nameOfMatter, type LotsGiven } from './matter';
+import {
+  hrefOfMatter,
+  lotAgeText,
+  lotAmountText,
+  nameOfMatter,
+  unheatedText,
+  type LotsGiven,
+} from './matter';
 import { statusOfBatch, type BatchStatus } from '@/core/status/batch-status';
 import { cureDoubtsOf } from '@/core/status/cure-doubts';
 import { mainText } from '@/telling/status/rules';
@@ -56,7 +63,7 @@ function lotRow(given: LotsGiven, id: string, due: readonly LotDue[]): LotRow {
     amount: lotAmountText(litres),
     litres,
     age: lotAgeText(given, id),
-    unheated: tracedShareText(raw),
+    unheated: unheatedText(given, id),
     heated: standHeated({ empty: book.isEmpty(id), any, raw }),
     decision: decision
       ? decision.inQuestion
@@ -131,6 +138,7 @@ export type LotPageView = {
     readonly href: string;
     readonly share: string;
     readonly kind: string;
+    readonly isLoad: boolean;
   }[];
   readonly due: readonly LotDueView[];
   readonly tests: readonly TestView[];
@@ -243,6 +251,7 @@ export function lotPageView(given: LotsGiven, id: string): LotPageView | null {
         href: hrefOfMatter(given, s.lot),
         share: tracedShareText(s.share),
         kind: kindOf(s.lot),
+        isLoad: store.loads.some((l) => (l.id as string) === s.lot),
       })),
     due: due
       .filter((d) => d.lot === id && d.due <= book.now)

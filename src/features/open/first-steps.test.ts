@@ -3,7 +3,7 @@ import { firstCheckOf, firstReadingProblem, NEW_AIM, stepOf, termsOfAim } from '
 
 test('what is answered first becomes rules that the log takes', () => {
   const aim = { ...NEW_AIM, inputs: ['manure', 'seeding-weeds'] as const };
-  const terms = termsOfAim(aim, 'organic', 'America/New_York');
+  const terms = termsOfAim(aim, 'organic', 'United States');
   expect(terms.rules).toEqual(['us-organic-turned', 'practice-weed-seed-week']);
   expect(getKindDescription('site-terms').schema.safeParse(terms).success).toBe(true);
 });

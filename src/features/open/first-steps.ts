@@ -2,6 +2,7 @@ import { say } from '@/messages/say';
 import { usualTemplate } from '@/core/advice/templates';
 import { resolvePolicy } from '@/core/evidence/policy';
 import { typed } from '@/core/quantity/typed-number';
+import type { Country } from '@/core/log/kinds/vocabulary';
 import { keepingOf, type Input } from '@/core/rules/propose';
 import { policyForPurpose, rulesForPurpose, type Purpose } from '@/core/rules/purpose';
 import type { TempUnit } from '@/core/units/units';
@@ -19,19 +20,27 @@ export type AimDraft = {
   readonly purpose: Purpose | '';
   readonly method: 'turned' | 'static' | 'vessel';
   readonly inputs: readonly Input[];
+  /** Where the site lies, where its time zone does not tell. */
+  readonly country: Country | 'other' | '';
 };
-export const NEW_AIM: AimDraft = { purpose: '', method: 'turned', inputs: ['garden'] };
+export const NEW_AIM: AimDraft = { purpose: '', method: 'turned', inputs: ['garden'], country: '' };
 
 /** What a site works to after the first step: the data of its entry. */
 export function termsOfAim(
-  { method, inputs }: AimDraft,
+  { method, inputs, country: said }: AimDraft,
   purpose: Purpose,
-  timeZone: string,
-): { readonly policy: object; readonly rules: readonly string[] } {
+  proposed: Country | null,
+): {
+  readonly policy: object;
+  readonly rules: readonly string[];
+  readonly country?: Country | null;
+} {
+  const country = said === '' ? proposed : said === 'other' ? null : said;
   const keeping = keepingOf(method, usualTemplate(method));
   return {
     policy: resolvePolicy(policyForPurpose(purpose)),
-    rules: rulesForPurpose(purpose, { keeping, inputs, timeZone }),
+    rules: rulesForPurpose(purpose, { keeping, inputs, country }),
+    ...(said === '' ? {} : { country }),
   };
 }
 

@@ -14,7 +14,7 @@ import {
 } from './open-draft';
 
 const CONTEXT: OpenContext = {
-  timeZone: 'America/Chicago',
+  country: 'United States',
   unit: 'F',
   codes: ['A', 'B'],
   stretchM: 5,

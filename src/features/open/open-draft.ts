@@ -4,10 +4,13 @@ import { usualTemplate } from '@/core/advice/templates';
 import type { Rule } from '@/core/evidence/rule';
 import { proposePlan } from '@/core/heap/plan';
 import type { MethodTemplate } from '@/core/log/shapes';
+import type { Country } from '@/core/log/kinds/vocabulary';
 import { typed } from '@/core/quantity/typed-number';
 import { toCelsius, type TempUnit } from '@/core/units/units';
 import {
+  conditionsOf,
   fitsBatch,
+  keepingWith,
   keepingOf,
   orderedLike,
   proposedRules,
@@ -23,6 +26,9 @@ type OpenShape = 'dome' | 'windrow' | 'cube';
 const SHAPES: readonly OpenShape[] = ['dome', 'windrow', 'cube'];
 
 /** Every field of the form, as it stands in it; '' where nothing was chosen. */
+/** Something that a rule asks for beside temperatures. */
+export type ConfirmedCondition = { readonly rule: string; readonly condition: string };
+
 export type OpenDraft = {
   readonly code: string;
   readonly name: string;
@@ -46,6 +52,8 @@ export type OpenDraft = {
   readonly inputs: readonly Input[];
   /** Ticks that a person set or took away stand over what is proposed. */
   readonly byHand: Readonly<Record<string, boolean>>;
+  /** What its rules ask for beside temperatures, as far as it was confirmed. */
+  readonly confirmed: readonly ConfirmedCondition[];
   readonly leads: string | null;
 };
 
@@ -72,6 +80,7 @@ export const newOpenDraft = (
   builtAt: nowLocal,
   inputs: ['garden', 'seeding-weeds'],
   byHand: {},
+  confirmed: [],
   leads: null,
 });
 
@@ -103,7 +112,7 @@ export function copyEarlier(from: EarlierHeap, ruleIds: readonly string[]): Part
 
 /** What the form is given beside what is typed. */
 export type OpenContext = {
-  readonly timeZone: string;
+  /** Whose rules are proposed. */ readonly country: Country | null;
   readonly unit: TempUnit;
   /** Codes of heaps that are there, in capitals. */
   readonly codes: readonly string[];
@@ -193,13 +202,14 @@ function chooseRules(
   template: MethodTemplate | undefined,
   context: OpenContext,
 ): ChosenRules {
-  const { rules, siteTerms, timeZone, ownRules } = context;
+  const { rules, siteTerms, country, ownRules } = context;
   const keeping = keepingOf(d.method || 'turned', template ?? null);
-  const offered = rules.filter((r) => fitsBatch(r.rule, keeping)).map((r) => r.id);
+  const asKept = keepingWith(keeping, d.inputs);
+  const offered = rules.filter((r) => fitsBatch(r.rule, asKept)).map((r) => r.id);
   const siteRules = siteTerms?.rules ?? [];
   const own = ownRules as unknown as Rule[];
   const proposedFor = new Map(
-    proposedRules({ keeping, inputs: d.inputs, siteRules, timeZone, own }).map((p) => [
+    proposedRules({ keeping, inputs: d.inputs, siteRules, country, own }).map((p) => [
       p.id,
       `${p.input}; ${p.from}`,
     ]),
@@ -274,6 +284,19 @@ function adoptedData(d: OpenDraft, { nowMs, unit }: OpenContext): object {
   };
 }
 
+/** What was confirmed of the rules that are ticked; {}: nothing. */
+function confirmedData(d: OpenDraft, reading: OpenReading, { rules }: OpenContext): object {
+  const confirmed = d.confirmed.filter(({ rule, condition }) => {
+    const known = rules.find((r) => r.id === rule)?.rule;
+    return (
+      known !== undefined &&
+      reading.chosen.includes(rule) &&
+      conditionsOf(known, reading.keeping.method).includes(condition)
+    );
+  });
+  return confirmed.length > 0 ? { confirmed } : {};
+}
+
 /** The data of the entry that opens it. */
 export const openedData = (d: OpenDraft, reading: OpenReading, context: OpenContext): object => ({
   code: d.code.trim(),
@@ -286,6 +309,7 @@ export const openedData = (d: OpenDraft, reading: OpenReading, context: OpenCont
   points: reading.places,
   rules: reading.chosen,
   inputs: d.inputs,
+  ...confirmedData(d, reading, context),
   ...(reading.template ? { template: reading.template } : {}),
   ownRules: context.ownRules.filter((r) => reading.chosen.includes(r.id)),
   ...(context.siteTerms

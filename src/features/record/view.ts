@@ -509,6 +509,9 @@ function checksTable({ state, siteState, unit, when }: Page): Table {
 
 /** What nobody may read out of a record. */
 function notCoveredOf({ state }: Page, assessment: BatchAssessment | null): string[] {
+  const confirmed = (state.opened.confirmed ?? []).map(({ condition }) =>
+    say('record.confirmedAtStart', { condition: libraryText(condition) }),
+  );
   const conditions = [
     ...new Set(
       (assessment?.rules ?? []).flatMap(({ rule }) =>
@@ -533,6 +536,7 @@ function notCoveredOf({ state }: Page, assessment: BatchAssessment | null): stri
       ? [say('record.pointsWereNeverRead', { unread: unread.join(', ') })]
       : []),
     ...conditions,
+    ...confirmed,
   ];
 }
 

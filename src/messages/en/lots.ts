@@ -105,6 +105,8 @@ export const enLots = {
   limitLine:
     '{analyte}, {asks}: {found}; {standing, select, met {met} notmet {not met} other {not known}}',
   noResult: 'no result',
+  allHeated: 'All of it was heated.',
+  noneRaw: 'Nothing in it counts as raw.',
   saysUnheated: 'Never heated: {share}.',
   saysDays: '{days, plural, one {# day} other {# days}} of {least, number}.',
   saysMaturity: 'At least {atLeast, number} of: {of}. None failed in the last 60 days.',
@@ -276,7 +278,7 @@ export const enLots = {
   screenCaution:
     '{dry, select, yes {Dry compost throws up dust and spores: wear a mask. Keep hands off a running screen and its guard on.} other {Keep hands off a running screen and its guard on.}}',
   unaccounted:
-    '{percent, number} % is not accounted for. {asks, select, yes {That is much: check the amounts.} other {}}',
+    '{way, select, more {More came out than went in: check the amounts.} much {{percent, number} % is not accounted for. That is much: check the amounts.} other {{percent, number} % is not accounted for.}}',
   saveScreening: 'Save this screening',
   sayHowWet: 'Say how wet it is.',
   typeMesh: 'Type the mesh.',
@@ -290,7 +292,6 @@ export const enLots = {
   oversOut: 'Overs',
   rejects: 'Stones, plastic',
   hours: 'Hours',
-  neverHeated: 'never heated: {share}',
   traceOrRecall: 'Trace and recall',
   seasonTotals: 'Season totals',
   siteFile: 'Site file (open JSON)',
@@ -315,6 +316,8 @@ export const enLots = {
   releaseInQuestion: 'Released, but in question: {items}.',
   maturityTests: 'Maturity tests',
   whatIsInIt: 'What is in it',
+  byLoads: 'By the loads that came in',
+  byWay: 'By the batches and lots that it passed through',
   standing: '{standing, select, met {met} notmet {not met} other {not known}}',
   must: '(required)',
   should: '(recommended)',
@@ -338,6 +341,7 @@ export const enLots = {
     'Not all of it was heated. On food beds wait 120 days before harvest, 90 where nothing that is eaten touches the soil. Check with your local authority.',
   harvestFrom: 'Harvest no earlier than {earliest}. Check with your local authority.',
   aScreening: 'screening',
+  lostInScreening: 'lost in screening',
   leftOtherwise: 'left the site',
   nothingThere: 'Nothing.',
   inAll: 'In all',

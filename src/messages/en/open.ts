@@ -134,4 +134,8 @@ export const enOpen = {
   saveAndSeeVerdict: 'Save and see where it stands',
   correctTheFigures: 'Correct the figures first.',
   typeAtLeastOneTemperature: 'Type at least one temperature.',
+  whereIsTheSite: 'Where is the site?',
+  anotherCountry: 'Another country',
+  sayWhereTheSiteIs: 'Say where the site is.',
+  ruleDoesNotAllow: 'This rule does not allow sewage sludge. Check with your local authority.',
 } as const;

@@ -227,4 +227,5 @@ export const enRecord = {
   logEndCode: 'QR code of the end of the log',
   builtFrom: 'Built from',
   builtTo: 'Built to',
+  confirmedAtStart: 'Confirmed by whoever started the batch, not judged here: {condition}.',
 } as const;

@@ -14,7 +14,7 @@ export const enRules = {
   diseasedPlantsIn: 'diseased plants are in it',
   plantWasteMayCarryPathogens: 'plant waste may carry pathogens too',
   theSiteWorks: 'the site works to it',
-  bySitesTimeZone: '{country}, by the site’s time zone',
+  ofCountry: 'rules of {country}',
   aFullCheckHasAt: 'A full check has at least',
   aCheckWithFewerPoints: 'A check with fewer points does not count',
   longestTimeBetweenChecks: 'Longest time between checks',
@@ -131,4 +131,7 @@ export const enRules = {
   turned: 'turned',
   static: 'static',
   correctMarkedFigures: 'Correct the marked figures to see how a batch is judged.',
+  whereTheSiteIs: 'Where the site is',
+  itsRulesAreProposed:
+    'The rules of this country are proposed to new batches. Batches that are there keep theirs.',
 } as const;

@@ -85,7 +85,7 @@ export const enStatus = {
   concernUnknownOrigin:
     'Compost from elsewhere without papers: {from}. It counts as raw until it was heated here.',
   concernSeeds:
-    'Live weed seeds or roots, or nobody knows: {from}. Only a rule for weed seeds shows that the heat reached them.',
+    'Weed seeds or roots may be alive: {from}. Only a rule for weed seeds shows that the heat reached them.',
   concernSprayUnknown:
     'Nobody knows whether it was sprayed: {from}. Test seedlings in the compost before it goes onto a bed.',
   concernDust:

@@ -105,6 +105,8 @@ export const esLots = {
   limitLine:
     '{analyte}, {asks}: {found}; {standing, select, met {cumplido} notmet {no cumplido} other {no se sabe}}',
   noResult: 'sin resultado',
+  allHeated: 'Todo se calentó.',
+  noneRaw: 'Nada en él cuenta como crudo.',
   saysUnheated: 'Nunca calentado: {share}.',
   saysDays: '{days, plural, one {# día} other {# días}} de {least, number}.',
   saysMaturity: 'Al menos {atLeast, number} de: {of}. Ninguna falló en los últimos 60 días.',
@@ -276,7 +278,7 @@ export const esLots = {
   screenCaution:
     '{dry, select, yes {La composta seca levanta polvo y esporas: usa mascarilla. No metas las manos en una criba en marcha y deja puesta su guarda.} other {No metas las manos en una criba en marcha y deja puesta su guarda.}}',
   unaccounted:
-    'Falta por explicar {percent, number} %. {asks, select, yes {Es mucho: revisa las cantidades.} other {}}',
+    '{way, select, more {Salió más de lo que entró: revisa las cantidades.} much {{percent, number} % sin explicar. Es mucho: revisa las cantidades.} other {{percent, number} % sin explicar.}}',
   saveScreening: 'Guardar el cribado',
   sayHowWet: 'Di qué tan mojada está.',
   typeMesh: 'Escribe la malla.',
@@ -290,7 +292,6 @@ export const esLots = {
   oversOut: 'Gruesos',
   rejects: 'Piedras, plástico',
   hours: 'Horas',
-  neverHeated: 'nunca calentado: {share}',
   traceOrRecall: 'Rastreo y retiro',
   seasonTotals: 'Totales de la temporada',
   siteFile: 'Archivo del sitio (JSON abierto)',
@@ -315,6 +316,8 @@ export const esLots = {
   releaseInQuestion: 'Liberada, pero en duda: {items}.',
   maturityTests: 'Pruebas de madurez',
   whatIsInIt: 'Qué contiene',
+  byLoads: 'Por las cargas que entraron',
+  byWay: 'Por las pilas y los lotes por los que pasó',
   standing: '{standing, select, met {cumplido} notmet {no cumplido} other {no se sabe}}',
   must: '(obligatorio)',
   should: '(recomendado)',
@@ -338,6 +341,7 @@ export const esLots = {
     'No todo se calentó. En camas de alimentos espera 120 días antes de cosechar, 90 donde nada de lo que se come toca el suelo. Consulta a la autoridad local.',
   harvestFrom: 'Cosecha no antes del {earliest}. Consulta a tu autoridad local.',
   aScreening: 'cribado',
+  lostInScreening: 'perdido al cernir',
   leftOtherwise: 'salió del sitio',
   nothingThere: 'Nada.',
   inAll: 'En total',

@@ -134,4 +134,8 @@ export const esOpen = {
   saveAndSeeVerdict: 'Guardar y ver cómo va',
   correctTheFigures: 'Corrige primero las cifras.',
   typeAtLeastOneTemperature: 'Escribe al menos una temperatura.',
+  whereIsTheSite: '¿Dónde está el sitio?',
+  anotherCountry: 'Otro país',
+  sayWhereTheSiteIs: 'Di dónde está el sitio.',
+  ruleDoesNotAllow: 'Esta regla no permite lodos de aguas negras. Consulta a la autoridad local.',
 };

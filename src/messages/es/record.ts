@@ -230,4 +230,5 @@ export const esRecord = {
   logEndCode: 'Código QR del final del registro',
   builtFrom: 'Formado desde',
   builtTo: 'Formado hasta',
+  confirmedAtStart: 'Confirmado por quien empezó la pila, no juzgado aquí: {condition}.',
 };

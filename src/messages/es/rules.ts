@@ -13,7 +13,7 @@ export const esRules = {
   diseasedPlantsIn: 'lleva plantas enfermas',
   plantWasteMayCarryPathogens: 'los restos de plantas también pueden traer patógenos',
   theSiteWorks: 'el sitio trabaja con ella',
-  bySitesTimeZone: '{country}, según la zona horaria del sitio',
+  ofCountry: 'reglas de {country}',
   aFullCheckHasAt: 'Una toma completa tiene al menos',
   aCheckWithFewerPoints: 'Una toma con menos puntos no cuenta',
   longestTimeBetweenChecks: 'Mayor tiempo entre tomas',
@@ -129,4 +129,7 @@ export const esRules = {
   turned: 'volteado',
   static: 'estático',
   correctMarkedFigures: 'Corrige las cifras señaladas para ver cómo se juzga un lote.',
+  whereTheSiteIs: 'Dónde está el sitio',
+  itsRulesAreProposed:
+    'Las reglas de este país se proponen a pilas nuevas. Las que ya están conservan las suyas.',
 };

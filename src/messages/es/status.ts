@@ -87,7 +87,7 @@ export const esStatus = {
   concernUnknownOrigin:
     'Compost de otra parte sin papeles: {from}. Cuenta como crudo hasta que se caliente aquí.',
   concernSeeds:
-    'Semillas o raíces vivas de malezas, o nadie lo sabe: {from}. Solo una regla para semillas muestra que el calor llegó a ellas.',
+    'Puede haber semillas o raíces vivas de malezas: {from}. Solo una regla para semillas muestra que el calor llegó a ellas.',
   concernSprayUnknown:
     'Nadie sabe si fue rociado: {from}. Prueba con plántulas en el compost antes de ponerlo en una cama.',
   concernDust:

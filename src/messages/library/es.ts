@@ -211,6 +211,12 @@ export const esLibrary: Readonly<Record<string, string>> = {
   'PFRP, in-vessel or aerated static pile (40 CFR 503): 55 °C for 3 days':
     'PFRP, en recipiente o pila estática aireada (40 CFR 503): 55 °C durante 3 días',
   'PFRP in-vessel or aerated static': 'PFRP en recipiente o estática aireada',
+  'Air is blown or drawn through the pile': 'Se sopla o aspira aire por la pila',
+  'United States': 'Estados Unidos',
+  Canada: 'Canadá',
+  'European Union': 'Unión Europea',
+  'United Kingdom': 'Reino Unido',
+  Australia: 'Australia',
   'An insulating cover on a static aerated heap':
     'Una cubierta aislante sobre la pila estática aireada',
   'PSRP, composting (40 CFR 503): 40 °C for 5 days, 4 hours of them above 55 °C':

@@ -1,7 +1,7 @@
 import { say } from '../../../messages/say';
 import { BatchIdSchema } from '../ids';
 import { z } from 'zod';
-import { joinParts } from '../../quantity/format';
+import { figureWithUnit, joinParts } from '../../quantity/format';
 import { amountText } from '../../words/amount';
 import { PartSchema, PutInKnowing } from '../store-shapes';
 import { describeKind } from './kind';
@@ -35,12 +35,16 @@ export const additionKind = describeKind({
     title: data.raw ? say('log.rawAddition') : say('log.cleanAddition'),
     detail: joinParts(
       data.what,
+      data.litres !== undefined && figureWithUnit('litres', data.litres),
       ...(data.parts ?? []).map(
         (p) => `${p.material.replaceAll('-', ' ')} ${amountText(p.amount)}`,
       ),
       data.raw && say('log.startsTheClockOver'),
+      // Of what came out of another batch nobody was asked whether it is free of seeds.
       data.seeds !== undefined &&
-        (data.seeds ? say('log.withLiveWeedSeeds2') : say('log.noLiveWeedSeeds2')),
+        (data.seeds
+          ? say('log.withLiveWeedSeeds2')
+          : data.from === undefined && say('log.noLiveWeedSeeds2')),
     ),
   }),
   record: (data) =>

@@ -35,6 +35,11 @@ export const openedKind = describeKind({
     rules: z.array(z.string()).default([]),
     ownRules: z.array(RuleSchema).default([]),
     inputs: z.array(z.enum(INPUTS)).optional(),
+    /** What its rules ask for beside temperatures, as far as whoever opened it confirmed it. */
+    confirmed: z
+      .array(z.strictObject({ rule: z.string(), condition: z.string().max(300) }))
+      .max(60)
+      .optional(),
     siteVersion,
     /** How it is kept; without one, the usual way of its kind. */
     template: TemplateSchema.optional(),

@@ -4,12 +4,15 @@ import { joinParts } from '../../quantity/format';
 import { SoundPolicySchema } from '../shapes';
 import { describeKind } from './kind';
 import { Words } from './shared';
+import { COUNTRIES } from './vocabulary';
 
 /** The rules and the evidence policy that the site works to: each entry is a version. */
 export const siteTermsKind = describeKind({
   schema: z.looseObject({
     policy: SoundPolicySchema,
     rules: z.array(z.string()),
+    /** Where the site lies, where somebody said so; null: in none of these countries. */
+    country: z.enum(COUNTRIES).nullable().optional(),
     words: Words.optional(),
   }),
   scope: 'site',

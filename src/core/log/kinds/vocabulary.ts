@@ -22,15 +22,17 @@ export const pestsOf = (pests: (typeof LOOKS.pests)[number] | readonly Pest[]): 
   typeof pests !== 'string' ? pests : pests === 'none' ? [] : [pests];
 /** Why a heap or a place was left out of a round. */
 export const SKIPS = Object.keys(SKIP_WORDS) as [SkipReason, ...SkipReason[]];
-/** What goes into a heap, as far as it decides which rules are proposed. */
-export const INPUTS = [
-  'manure',
-  'seeding-weeds',
-  'food-waste',
-  'biosolids',
-  'diseased-plants',
-  'garden',
+/** Where the library has rules of; another country: none of them. */
+export const COUNTRIES = [
+  'United States',
+  'Canada',
+  'European Union',
+  'United Kingdom',
+  'Australia',
 ] as const;
+export type Country = (typeof COUNTRIES)[number];
+
+export { INPUTS } from '../../evidence/rule';
 
 /** What leaves one heap and enters another, or leaves the site, and whether it is taken to carry germs and seeds unless somebody knows better: overs are lumps of the rim. */
 export const TRANSFERS = {

@@ -2,6 +2,7 @@
 import { say } from '@/messages/say';
 import { useRouter } from 'next/navigation';
 import { useState, type DragEvent } from 'react';
+import type { Country } from '@/core/log/kinds/vocabulary';
 import { Mark } from '@/charts/marks';
 import { Problems } from '@/ui/Field';
 import { remember } from '@/ui/remember';
@@ -18,9 +19,10 @@ type Props = {
   readonly timeZone: string;
   readonly zones: readonly string[];
   readonly proposed: { code: string; name: string; bay: string };
+  readonly country: Country | null;
   readonly nowLocal: string;
   readonly siteName: string;
-  /** Rules that the site works to, the leading one first; and its time zone's country decides where it has none. */ readonly siteRules: readonly string[];
+  /** Rules that the site works to, the leading one first; and its country decides where it has none. */ readonly siteRules: readonly string[];
 };
 
 type Problem = { path: string; message: string };

@@ -33,7 +33,7 @@ export function IntoBatchForm({ lot, onDone }: LotFormProps) {
   const entry = useEntry(isBuilding ? 'charge' : 'addition', ref, onDone);
   const isRaw = !lot.heated;
   const added = { parts: [p.part], raw: isRaw, seeds: isRaw, what: p.words.trim() || lot.name };
-  const data = isBuilding ? { parts: [p.part], ...wordsIn(p.words) } : added;
+  const data = isBuilding ? { parts: [p.part], ...wordsIn(p.words.trim() || lot.name) } : added;
   const preview = useEntryPreview(entry, isAdded ? data : null);
   return (
     <>

@@ -47,7 +47,7 @@ export function LotPiles({ piles }: { piles: readonly LotPile[] }) {
                 {p.title}
               </Link>{' '}
               <span className="q">{[p.amount, p.age].join(', ')}</span>
-              <span className="block">{say('lots.neverHeated', { share: p.unheated })}</span>
+              <span className="block">{p.unheated}</span>
               {p.due && <span className="marked w-fit">{p.due}</span>}
             </span>
           </li>

@@ -185,29 +185,37 @@ function Lab({ page, onAct }: { page: LotPageView; onAct: (a: Act) => void }) {
   );
 }
 
+/** Where it came from, each with its share: loads add up to the whole, and so do the ways that they took. */
+const Sources = ({ title, sources }: { title: string; sources: LotPageView['sources'] }) =>
+  sources.length > 0 && (
+    <table className="w-full text-left mt-1">
+      <caption className="text-left q text-hint">{title}</caption>
+      <tbody>
+        {sources.map((s) => (
+          <tr key={s.href} className="border-b border-rule">
+            <td className="py-1">
+              <Link
+                prefetch={false}
+                href={s.href}
+                className="link pointer-coarse:py-2.5 inline-block"
+              >
+                {s.name}
+              </Link>{' '}
+              {!s.isLoad && <span className="q text-hint">{s.kind}</span>}
+            </td>
+            <td className="py-1 text-right font-semibold">{s.share}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+
 function Came({ page }: { page: LotPageView }) {
   return (
     <>
       <p className="hint mt-1">{say('record.sharesByVolume')}</p>
-      <table className="w-full text-left">
-        <tbody>
-          {page.sources.map((s) => (
-            <tr key={s.href} className="border-b border-rule">
-              <td className="py-1">
-                <Link
-                  prefetch={false}
-                  href={s.href}
-                  className="link pointer-coarse:py-2.5 inline-block"
-                >
-                  {s.name}
-                </Link>{' '}
-                <span className="q text-hint">{s.kind}</span>
-              </td>
-              <td className="py-1 text-right font-semibold">{s.share}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <Sources title={say('lots.byLoads')} sources={page.sources.filter((s) => s.isLoad)} />
+      <Sources title={say('lots.byWay')} sources={page.sources.filter((s) => !s.isLoad)} />
       <p className="mt-1">
         <Link
           prefetch={false}
@@ -319,9 +327,7 @@ function Heading({ page: { row, decision } }: { page: LotPageView }) {
       <div>
         <h1>{row.title}</h1>
         <p className="q mt-1">{facts.filter(Boolean).join(', ')}</p>
-        {!row.empty && (
-          <p className="mt-1 font-semibold">{say('lots.saysUnheated', { share: row.unheated })}</p>
-        )}
+        {!row.empty && <p className="mt-1 font-semibold">{row.unheated}</p>}
       </div>
       {decision?.inQuestion && (
         <p role="alert" className="marked font-semibold w-fit" data-testid="in-question">

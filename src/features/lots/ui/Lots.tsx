@@ -32,7 +32,7 @@ function Row({ r }: { r: LotRow }) {
       </div>
       <div className="text-right">
         <b>{r.amount}</b>
-        <p className="text-hint">{say('lots.neverHeated', { share: r.unheated })}</p>
+        <p className="text-hint">{r.unheated}</p>
         <p className={`text-hint ${r.inQuestion ? 'marked font-semibold w-fit ml-auto' : 'q'}`}>
           {r.decision}
         </p>

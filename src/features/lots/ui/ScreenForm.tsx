@@ -52,7 +52,7 @@ export function ScreenForm({ lot, onDone }: LotFormProps) {
         <p className={lost.asks ? 'marked font-semibold' : 'hint'} data-testid="unaccounted">
           {say('lots.unaccounted', {
             percent: Math.round(lost.share * 100),
-            asks: lost.asks ? 'yes' : 'no',
+            way: !lost.asks ? 'some' : lost.share < 0 ? 'more' : 'much',
           })}
         </p>
       )}

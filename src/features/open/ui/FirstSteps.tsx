@@ -1,9 +1,11 @@
 'use client';
+import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import { v7 } from 'uuid';
+import { COUNTRIES, type Country } from '@/core/log/kinds/vocabulary';
 import type { Input } from '@/core/rules/propose';
 import type { Purpose } from '@/core/rules/purpose';
 import { shownQuantity, signOf, typedQuantity } from '@/core/quantity/typed-quantity';
@@ -145,8 +147,20 @@ function PurposeFields({
   );
 }
 
+/** Where a site may lie: whose rules are proposed to it. */
+const countryOptions = (): readonly { value: Country | 'other'; label: string }[] => [
+  ...COUNTRIES.map((value) => ({ value, label: libraryText(value) })),
+  { value: 'other', label: say('open.anotherCountry') },
+];
+
 /** What the compost is for: it decides which rules are proposed. */
-export function PurposeStep({ site, next, timeZone }: StepProps & { timeZone: string }) {
+export function PurposeStep({
+  site,
+  next,
+  country,
+}: StepProps & {
+  /** As its time zone tells, or as it said; null: neither. */ country: Country | null;
+}) {
   const [draft, set] = useTypedFields(NEW_AIM);
   const { purpose, inputs } = draft;
   const entry = useEntry('site-terms', { ...site, id: '' }, () => undefined);
@@ -157,6 +171,15 @@ export function PurposeStep({ site, next, timeZone }: StepProps & { timeZone: st
     <>
       <h1>{say('open.whatDoYouMakeCompostFor')}</h1>
       <PurposeFields draft={draft} set={set} />
+      {country === null && (
+        <Choices
+          label={say('open.whereIsTheSite')}
+          value={draft.country}
+          onChange={(c) => set({ country: c })}
+          columns={3}
+          options={countryOptions()}
+        />
+      )}
       <Field
         label={say('open.yourName')}
         value={entry.by}
@@ -168,9 +191,15 @@ export function PurposeStep({ site, next, timeZone }: StepProps & { timeZone: st
       <KeepBar
         entry={entry}
         label={say('open.next')}
-        missing={purpose === '' ? say('open.chooseWhatItIsFor') : whoIsMissing(entry.by)}
+        missing={
+          purpose === ''
+            ? say('open.chooseWhatItIsFor')
+            : country === null && draft.country === ''
+              ? say('open.sayWhereTheSiteIs')
+              : whoIsMissing(entry.by)
+        }
         onKeep={() =>
-          purpose !== '' && entry.save(termsOfAim(draft, purpose, timeZone), () => goOn(entry.by))
+          purpose !== '' && entry.save(termsOfAim(draft, purpose, country), () => goOn(entry.by))
         }
       />
     </>

@@ -120,11 +120,13 @@ export function OpenForm({ site, proposed, rules, earlier, forBench = false, ...
         why={reading.proposedFor}
         keeping={reading.keeping}
         inputs={draft.inputs}
-        timeZone={given.timeZone}
+        country={given.country}
         template={reading.template ?? null}
         siteVersion={given.siteTerms?.version ?? null}
         onTick={(id, on) => set({ byHand: { ...draft.byHand, [id]: on } })}
         onLead={(id) => set({ leads: id })}
+        confirmed={draft.confirmed}
+        onConfirm={(confirmed) => set({ confirmed })}
       />
       <Field
         label={say('open.who')}

@@ -1,11 +1,20 @@
 'use client';
+import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
 import { shortScheduleTexts } from '@/core/advice/schedule';
 import type { Rule } from '@/core/evidence/rule';
 import type { MethodTemplate } from '@/core/log/shapes';
 import { CAUTION } from '@/core/words/caution';
-import { missingGermRule, type Input, type Keeping } from '@/core/rules/propose';
+import type { Country } from '@/core/log/kinds/vocabulary';
+import {
+  allowsInputs,
+  conditionsOf,
+  missingGermRule,
+  type Input,
+  type Keeping,
+} from '@/core/rules/propose';
 import { LeadSelect } from '@/ui/LeadSelect';
+import type { ConfirmedCondition } from '../open-draft';
 
 export type RuleOffer = {
   readonly id: string;
@@ -21,12 +30,44 @@ type Props = {
   readonly why: ReadonlyMap<string, string>;
   readonly keeping: Keeping;
   readonly inputs: readonly Input[];
-  readonly timeZone: string;
+  readonly country: Country | null;
   readonly template: MethodTemplate | null;
   readonly siteVersion: number | null;
   onTick(id: string, on: boolean): void;
   onLead(id: string): void;
+  readonly confirmed: readonly ConfirmedCondition[];
+  onConfirm(confirmed: readonly ConfirmedCondition[]): void;
 };
+
+/** What a rule asks for beside temperatures: each line is for a person to confirm, and goes into the record. */
+const Conditions = ({
+  rule,
+  conditions,
+  confirmed,
+  onConfirm,
+}: Pick<Props, 'confirmed' | 'onConfirm'> & {
+  rule: string;
+  conditions: readonly string[];
+}) => (
+  <div className="pl-8">
+    {conditions.map((condition) => (
+      <label key={condition} className="flex gap-3 items-center min-h-target">
+        <input
+          type="checkbox"
+          className="size-5 flex-none"
+          checked={confirmed.some((c) => c.rule === rule && c.condition === condition)}
+          onChange={(e) =>
+            onConfirm([
+              ...confirmed.filter((c) => c.rule !== rule || c.condition !== condition),
+              ...(e.target.checked ? [{ rule, condition }] : []),
+            ])
+          }
+        />
+        {libraryText(condition)}
+      </label>
+    ))}
+  </div>
+);
 
 /** The rules that a new heap is kept under: proposed ones first with their reason, any may be ticked, none has to be. */
 export function RulesToProve({
@@ -35,11 +76,13 @@ export function RulesToProve({
   why,
   keeping,
   inputs,
-  timeZone,
+  country,
   template,
   siteVersion,
   onTick,
   onLead,
+  confirmed,
+  onConfirm,
 }: Props) {
   const ticked = new Set(chosen);
   const [first, others] = [
@@ -47,7 +90,7 @@ export function RulesToProve({
     offered.filter((r) => !why.has(r.id) && !ticked.has(r.id)),
   ];
   const missing = missingGermRule(
-    { keeping, inputs, timeZone, own: offered.map((r) => r.rule) },
+    { keeping, inputs, country, own: offered.map((r) => r.rule) },
     chosen,
   );
   const short = template
@@ -57,22 +100,37 @@ export function RulesToProve({
       )
     : [];
   const line = (r: RuleOffer) => (
-    <label key={r.id} className="flex gap-3 items-start py-1.5 border-b border-rule min-h-target">
-      <input
-        type="checkbox"
-        className="size-5 mt-0.5 flex-none"
-        checked={ticked.has(r.id)}
-        onChange={(e) => onTick(r.id, e.target.checked)}
-      />
-      <span>
-        <b className="font-[650]">{r.title}</b>
-        <br />
-        <span className="hint">
-          {r.source}
-          {why.has(r.id) ? say('open.proposed', { id: why.get(r.id) ?? '' }) : ''}
+    <div key={r.id} className="border-b border-rule">
+      <label className="flex gap-3 items-start py-1.5 min-h-target">
+        <input
+          type="checkbox"
+          className="size-5 mt-0.5 flex-none"
+          checked={ticked.has(r.id)}
+          onChange={(e) => onTick(r.id, e.target.checked)}
+        />
+        <span>
+          <b className="font-[650]">{r.title}</b>
+          <br />
+          <span className="hint">
+            {r.source}
+            {why.has(r.id) ? say('open.proposed', { id: why.get(r.id) ?? '' }) : ''}
+          </span>
         </span>
-      </span>
-    </label>
+      </label>
+      {ticked.has(r.id) && (
+        <Conditions
+          rule={r.id}
+          conditions={conditionsOf(r.rule, keeping.method)}
+          confirmed={confirmed}
+          onConfirm={onConfirm}
+        />
+      )}
+      {ticked.has(r.id) && !allowsInputs(r.rule, inputs) && (
+        <p role="alert" className="caution mb-2">
+          {say('open.ruleDoesNotAllow')}
+        </p>
+      )}
+    </div>
   );
   return (
     <fieldset>

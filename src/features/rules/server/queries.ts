@@ -8,6 +8,7 @@ import { resolvePolicy } from '@/core/evidence/policy';
 import { ownRulesOf } from '@/core/formats/batch-file';
 import { type SiteState, type Terms } from '@/core/log/fold';
 import { whenText } from '@/core/quantity/format';
+import { countryOfSite } from '@/core/rules/country';
 import { findRule, RULE_LIBRARY, LIBRARY_EDITION } from '@/core/rules/library';
 import { fitsBatch, keepingOf } from '@/core/rules/propose';
 import type { Locale } from '@/core/words/note';
@@ -48,6 +49,7 @@ export async function siteRulesScreen(site: Site, { timeZone, unit, now }: Local
       ),
     })),
     chosen: terms ? [...terms.rules] : null,
+    country: countryOfSite(state.country, timeZone),
     policy: resolvePolicy(terms?.policy),
     version: terms?.version ?? null,
     versions: [...state.terms].reverse().map((t) => ({

@@ -1,6 +1,8 @@
 'use client';
+import { libraryText } from '@/messages/library-text';
 import { say } from '@/messages/say';
 import { useState } from 'react';
+import { COUNTRIES, type Country } from '@/core/log/kinds/vocabulary';
 import type { Policy } from '@/core/evidence/types';
 import { Disclosure } from '@/ui/Disclosure';
 import { DraftScope, useTyped } from '@/ui/draft';
@@ -20,6 +22,7 @@ export type SiteRulesProps = {
   readonly library: readonly RuleView[];
   readonly own: readonly { draft: RuleDraft; view: RuleView; versions: readonly string[] }[];
   readonly chosen: readonly string[] | null;
+  /** Whose rules are proposed; null: of no country that the library has. */ readonly country: Country | null;
   readonly policy: Policy;
   readonly version: number | null;
   readonly versions: readonly {
@@ -44,12 +47,15 @@ function Terms(p: SiteRulesProps) {
   const all = [...p.own.map((o) => o.view), ...p.library];
   const [rules, setRules] = useTyped<readonly string[]>('rules', p.chosen ?? []);
   const [draft, setDraft] = useTyped('policy', createPolicyDraft(p.policy));
+  const [country, setCountry] = useTyped<Country | 'other'>('country', p.country ?? 'other');
   const [done, setDone] = useState(false);
   const keeper = useSubmitTerms(p.by);
   const policy = policyOf(draft);
   const next = (p.version ?? 0) + 1;
   const save = (): void => {
-    if (policy) keeper.save('site-terms', null, { policy, rules }, () => setDone(true));
+    const lies = country === 'other' ? null : country;
+    const data = { policy, rules, ...(lies === p.country ? {} : { country: lies }) };
+    if (policy) keeper.save('site-terms', null, data, () => setDone(true));
   };
   return (
     <div className="flex-1 grid lg:grid-cols-[minmax(0,1fr)_minmax(340px,470px)]">
@@ -58,6 +64,25 @@ function Terms(p: SiteRulesProps) {
           <h1>{say('rules.rulesOfThisSite')}</h1>
           <p className="mt-2 max-w-[60ch]">{say('rules.tickWhatThisSiteMust')}</p>
         </div>
+        <label className="label max-w-[340px]">
+          {say('rules.whereTheSiteIs')}
+          <select
+            className="field mt-1"
+            value={country}
+            onChange={(e) => {
+              setDone(false);
+              setCountry(e.target.value as Country | 'other');
+            }}
+          >
+            {COUNTRIES.map((c) => (
+              <option key={c} value={c}>
+                {libraryText(c)}
+              </option>
+            ))}
+            <option value="other">{say('open.anotherCountry')}</option>
+          </select>
+          <span className="hint block mt-1">{say('rules.itsRulesAreProposed')}</span>
+        </label>
         <RuleList
           rules={all}
           ticked={new Set(rules)}

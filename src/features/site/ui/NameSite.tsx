@@ -1,5 +1,6 @@
 'use client';
-import { countryOf, type Country } from '@/core/rules/country';
+import type { Country } from '@/core/log/kinds/vocabulary';
+import { countryOf } from '@/core/rules/country';
 import { UNIT_SYSTEMS, type UnitSystem } from '@/core/units/units';
 import { LANGUAGE_NAMES, LANGUAGES } from '@/messages/languages';
 import { currentLanguage, say } from '@/messages/say';

@@ -1,4 +1,5 @@
 import { localInput } from '@/core/quantity/calendar';
+import { countryOfSite } from '@/core/rules/country';
 import { BringIn } from '../../ui/BringIn';
 import { proposal } from '@/features/open/proposal';
 import { PageShell } from '@/features/frame/server/PageShell';
@@ -16,6 +17,7 @@ export async function BringInPage() {
         proposed={proposal(s.board)}
         nowLocal={localInput(s.site.timeZone, s.now)}
         siteName={s.site.name}
+        country={countryOfSite(s.siteState.country, s.site.timeZone)}
         siteRules={s.siteState.terms.at(-1)?.rules ?? []}
       />
     </PageShell>

@@ -3,6 +3,7 @@ import { localInput } from '@/core/quantity/calendar';
 import { RULE_LIBRARY } from '@/core/rules/library';
 import { sourceText } from '@/core/rules/text';
 import { ownRulesOf } from '@/core/formats/batch-file';
+import { countryOfSite } from '@/core/rules/country';
 import { templatesOf } from '@/core/advice/templates';
 import { earlierHeaps, proposal } from '../../proposal';
 import { OpenForm } from '../../ui/OpenForm';
@@ -33,7 +34,7 @@ export async function OpenPage({ searchParams }: { searchParams: Promise<{ for?:
     <PageShell s={s} place="open">
       <DraftScope name="open">
         <OpenForm
-          timeZone={s.site.timeZone}
+          country={countryOfSite(s.siteState.country, s.site.timeZone)}
           site={site}
           proposed={proposal(s.board)}
           codes={s.board.map((d) => d.code.toUpperCase())}

@@ -2,6 +2,7 @@ import { parseBatchId } from '@/core/log/ids';
 import { METHODS } from '@/core/evidence/types';
 import { localInput } from '@/core/quantity/calendar';
 import { RULE_LIBRARY } from '@/core/rules/library';
+import { countryOfSite } from '@/core/rules/country';
 import { templatesOf } from '@/core/advice/templates';
 import { DraftScope } from '@/ui/draft';
 import { PageShell } from '@/features/frame/server/PageShell';
@@ -31,7 +32,7 @@ function draftAsked({ method, inputs }: Asked): Partial<OpenDraft> {
 function openContextOf(s: PageContext): OpenContext {
   const terms = s.siteState.terms.at(-1);
   return {
-    timeZone: s.site.timeZone,
+    country: countryOfSite(s.siteState.country, s.site.timeZone),
     unit: s.unit,
     codes: s.board.map((d) => d.code.toUpperCase()),
     stretchM: s.siteState.settings.stretchM,
@@ -69,7 +70,11 @@ export async function StartPage({ searchParams }: { searchParams: Promise<Asked>
       <DraftScope name={`start ${step}`}>
         <StepFrame step={step} next={skip}>
           {step === 'purpose' && (
-            <PurposeStep site={site} next="/start?step=thermometer" timeZone={s.site.timeZone} />
+            <PurposeStep
+              site={site}
+              next="/start?step=thermometer"
+              country={countryOfSite(s.siteState.country, s.site.timeZone)}
+            />
           )}
           {step === 'thermometer' && <ThermometerStep site={site} next={skip} />}
           {step === 'batch' && (
