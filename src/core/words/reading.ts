@@ -1,5 +1,5 @@
 import { say } from '../../messages/say';
-import { tempFigure, tempText } from '../quantity/format';
+import { joinParts, tempFigure, tempText } from '../quantity/format';
 import { toCelsius, type TempUnit } from '../units/units';
 
 /** A reading with what its writer said of its certainty; a file from elsewhere may hold anything under these names. */
@@ -18,22 +18,19 @@ export function readingText(r: Said, unit: TempUnit, digits = 1): string {
   const low = tempText(c, unit, digits);
   if (typeof r.high === 'number' && r.high > r.value)
     return `${tempFigure(c, unit, digits)}–${tempText(toCelsius(r.high, r.unit), unit, digits)}`;
-  if (has(r.marks, 'rising')) return say('terms.atLeastStillRising', { low });
-  if (has(r.marks, 'atLeast')) return say('terms.atLeast', { low });
-  return has(r.marks, 'about') ? say('terms.about2', { low }) : low;
+  const figure = has(r.marks, 'about') ? say('terms.about2', { low }) : low;
+  if (has(r.marks, 'rising')) return say('terms.atLeastStillRising', { low: figure });
+  return has(r.marks, 'atLeast') ? say('terms.atLeast', { low: figure }) : figure;
 }
 
 /** How unsure a reading is, beside its figure; empty: as exact as it stands. */
 export function surenessText(r: Said, unit: TempUnit): string {
   if (typeof r.high === 'number' && r.high > r.value)
     return say('terms.upTo', { high: tempText(toCelsius(r.high, r.unit), unit, 1) });
-  return has(r.marks, 'rising')
+  const least = has(r.marks, 'rising')
     ? say('terms.atLeastStillRising2')
-    : has(r.marks, 'atLeast')
-      ? say('terms.atLeast2')
-      : has(r.marks, 'about')
-        ? say('terms.about4')
-        : '';
+    : has(r.marks, 'atLeast') && say('terms.atLeast2');
+  return joinParts(least, has(r.marks, 'about') && say('terms.about4'));
 }
 
 /** The hottest that a reading may mean, °C: the upper end of a range. */

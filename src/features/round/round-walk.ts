@@ -188,6 +188,30 @@ export function keepReading(
     };
   });
 }
+/** Marks with one more, or one less. */
+export const toggleMark = (marks: readonly ReadingMark[], mark: ReadingMark): ReadingMark[] =>
+  marks.includes(mark) ? marks.filter((m) => m !== mark) : [...marks, mark];
+
+/** Says of the reading that holds at a place how sure it is, or takes that back. */
+export const markReading = (
+  walk: RoundWalk,
+  heap: string,
+  place: string,
+  mark: ReadingMark,
+): RoundWalk =>
+  withDraft(walk, heap, (d) => {
+    const holds = standing(d, place);
+    return {
+      ...d,
+      kept: {
+        ...d.kept,
+        [place]: (d.kept[place] ?? []).map((k) =>
+          k === holds ? { ...k, marks: toggleMark(k.marks, mark) } : k,
+        ),
+      },
+    };
+  });
+
 /** Takes the last reading of a place back; it stays in the record as taken back. */
 export const takeBack = (walk: RoundWalk, heap: string, place: string): RoundWalk =>
   withDraft(walk, heap, (d) => ({

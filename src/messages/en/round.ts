@@ -110,8 +110,8 @@ export const enRound = {
   laterEntryLogShowsBoth:
     'Later entry: the log shows both times, and marks it when it is a day late',
   who: 'Who',
-  aValueTypedButNot:
-    'A value is typed but not saved yet: answer the question beside it, or clear it.',
+  aValueTypedButNot: '{label}: {text} is typed and not saved yet. Press Enter in its field.',
+  rangeFrom: 'from {low}',
   saveTheseTemperatures: 'Save these temperatures ({says, number})',
   saveTheseTemperaturesOn: 'Save these temperatures, on to {nextName}',
   saveTheseTemperatures2: 'Save these temperatures',
@@ -125,8 +125,6 @@ export const enRound = {
   cm2: '{depthM, number, cm}',
   notReadYet: 'not read yet',
   now2: '{label}, now, °{unit}',
-  stillRising2: 'still rising',
-  atLeast2: 'at least',
   skip2: 'skip',
   airIsNever: 'Air is never {value} °{unit}.',
   onceForEachWalk: 'Once for each walk',

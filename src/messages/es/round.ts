@@ -109,8 +109,8 @@ export const esRound = {
   laterEntryLogShowsBoth:
     'Registro tardío: la bitácora muestra ambas horas y lo marca si tarda un día',
   who: 'Quién',
-  aValueTypedButNot:
-    'Hay un valor escrito sin guardar: responde la pregunta de al lado, o bórralo.',
+  aValueTypedButNot: '{label}: {text} está escrito y aún no guardado. Pulsa Intro en su campo.',
+  rangeFrom: 'desde {low}',
   saveTheseTemperatures: 'Guardar estas temperaturas ({says, number})',
   saveTheseTemperaturesOn: 'Guardar estas temperaturas, seguir con {nextName}',
   saveTheseTemperatures2: 'Guardar estas temperaturas',
@@ -124,8 +124,6 @@ export const esRound = {
   cm2: '{depthM, number, cm}',
   notReadYet: 'sin medir',
   now2: '{label}, ahora, °{unit}',
-  stillRising2: 'aún sube',
-  atLeast2: 'al menos',
   skip2: 'omitir',
   airIsNever: 'El aire nunca está a {value} °{unit}.',
   onceForEachWalk: 'Una vez por recorrido',

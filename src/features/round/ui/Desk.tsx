@@ -9,7 +9,7 @@ import { Schematic } from '@/charts/Schematic';
 import { soonText } from '@/core/quantity/format';
 import { toCelsius, type TempUnit } from '@/core/units/units';
 import { localInput } from '@/core/quantity/calendar';
-import { readingText } from '@/core/words/reading';
+import { readingText, surenessText } from '@/core/words/reading';
 import { routeWhyText } from '@/telling/status/route';
 import { Effects } from '@/ui/Effects';
 import { Field } from '@/ui/Field';
@@ -25,6 +25,7 @@ import {
   keepAir,
   keepReading,
   leavePlace,
+  markReading,
   leaveHeap,
   nextPlace,
   readSoFar,
@@ -34,7 +35,7 @@ import {
   type Out,
   type RoundWalk,
 } from '../round-walk';
-import { changeText, FeelFields, figure, Marks, SkipChoice } from './parts';
+import { changeText, FeelFields, figure, Marks, SkipChoice, type MarksHandle } from './parts';
 import { Question } from './Question';
 import { PhotoButton } from './PhotoButton';
 import { Resume, stopText } from './Resume';
@@ -199,14 +200,21 @@ function DeskHeap({ handle, sheet: data, walk, onDone, heap }: Open) {
   );
   const coldest = says.length > 0 ? says.reduce((a, b) => (b.c < a.c ? b : a)) : null;
   const [pending, setPending] = useState<Record<string, string>>(() => leftTyped(heap, draft));
-  const open = Object.values(pending).filter((text) => text.trim() !== '').length;
+  const unsaved = heap.places.filter((p) => (pending[p.id] ?? '').trim() !== '');
+  const open = unsaved.length;
   const [nudged, setNudged] = useState(false);
   const ready = (open > 0 || out.length > 0) && walk.by.trim() !== '';
   // On the way to this button the field in hand was left, and its value kept; what is still open waits for an answer.
-  const keep = (): void =>
-    open > 0
-      ? setNudged(true)
-      : onDone(finishHeap(walk, heap.id), entriesOf(walk, heap, when ?? serverNow()));
+  const keep = (): void => {
+    const first = unsaved[0];
+    if (first === undefined) {
+      onDone(finishHeap(walk, heap.id), entriesOf(walk, heap, when ?? serverNow()));
+      return;
+    }
+    setNudged(true);
+    // Its row opens, with the question where there is one.
+    document.getElementById(fieldId(heap, first.id))?.focus();
+  };
   const notIn = data.heaps.filter((h) => !walk.order.includes(h.id) && h.notNow);
   useKeys((k) => {
     if (k === 'k' && ready) keep();
@@ -383,7 +391,12 @@ function DeskHeap({ handle, sheet: data, walk, onDone, heap }: Open) {
         />
         {nudged && open > 0 && (
           <p role="alert" className="marked font-semibold">
-            {say('round.aValueTypedButNot')}
+            {unsaved.slice(0, 1).map((p) =>
+              say('round.aValueTypedButNot', {
+                label: p.label ?? p.id,
+                text: (pending[p.id] ?? '').trim(),
+              }),
+            )}
           </p>
         )}
         <button
@@ -445,6 +458,14 @@ function DeskHeap({ handle, sheet: data, walk, onDone, heap }: Open) {
     </div>
   );
 }
+
+const MARKS_OF = 'data-marks-of';
+/** Whether the focus goes to how sure a value is. */
+const isOfMarks = (to: EventTarget | null): boolean =>
+  to instanceof Element && to.closest(`[${MARKS_OF}]`) !== null;
+
+/** The field of a place, by which the row is found again. */
+const fieldId = (heap: RoundHeap, place: string): string => `now-${heap.id}-${place}`;
 
 /** One place as a row: typed, asked about, kept with Enter or on leaving the field. */
 function Row({
@@ -513,6 +534,15 @@ function Row({
     setBad(null);
     reading.keep();
   };
+  const field = fieldId(heap, place.id);
+  // A value that stands, and was not sent yet, can still be said to be unsure.
+  const marked: MarksHandle =
+    kept && reading.text === '' && reading.low === null
+      ? {
+          ...{ marks: kept.marks, low: null, value: null, range: () => undefined },
+          mark: (m) => void handle.step(markReading(walk, heap.id, place.id, m)),
+        }
+      : reading;
   const valueC =
     reading.value !== null && reading.text !== ''
       ? toCelsius(reading.value, reading.unit)
@@ -540,6 +570,7 @@ function Row({
         </td>
         <td className="pr-3">
           <input
+            id={fieldId(heap, place.id)}
             aria-label={say('round.now2', { label, unit })}
             className="field !w-[104px] disp !text-head font-bold"
             inputMode="decimal"
@@ -553,7 +584,10 @@ function Row({
               reading.type(e.target.value);
               onPending(e.target.value);
             }}
-            onBlur={(e) => keep(e.target.value)}
+            // A press on a mark says how sure the value is: it is not yet saved.
+            onBlur={(e) => {
+              if (!isOfMarks(e.relatedTarget)) keep(e.target.value);
+            }}
             onKeyDown={(e) => {
               if (e.key === 'Enter') {
                 e.preventDefault();
@@ -572,13 +606,10 @@ function Row({
               {changeText(valueC - place.last.c, unit)} °{unit}
             </b>
           )}
-          {kept && kept.marks.length > 0 && (
+          {kept && <span className="q block text-note">{surenessText(kept, kept.unit)}</span>}
+          {reading.low !== null && (
             <span className="q block text-note">
-              {kept.marks[0] === 'rising'
-                ? say('round.stillRising2')
-                : kept.marks[0] === 'about'
-                  ? 'about'
-                  : say('round.atLeast2')}
+              {say('round.rangeFrom', { low: reading.low })}
             </span>
           )}
           {draft.left[place.id] && <span className="q text-note">{say('round.skipped')}</span>}
@@ -593,11 +624,19 @@ function Row({
           )}
         </td>
       </tr>
-      {current && reading.text !== '' && !reading.asking && (
+      {current && (reading.text !== '' || reading.low !== null || kept) && !reading.asking && (
         <tr>
-          <td colSpan={4} className="py-1.5">
+          <td
+            colSpan={4}
+            className="py-1.5"
+            {...{ [MARKS_OF]: place.id }}
+            onBlur={(e) => {
+              const stays = isOfMarks(e.relatedTarget) || e.relatedTarget?.id === field;
+              if (!stays && reading.text !== '') keep(reading.text);
+            }}
+          >
             <div className="max-w-[420px] ml-auto">
-              <Marks reading={reading} height="min-h-[36px]" />
+              <Marks reading={marked} height="min-h-[36px]" />
             </div>
           </td>
         </tr>

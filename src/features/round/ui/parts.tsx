@@ -103,8 +103,17 @@ const MARKS: readonly { readonly mark: ReadingMark; readonly label: string }[] =
     },
   },
 ];
+/** What the marks of a value need of it. */
+export type MarksHandle = {
+  readonly marks: ReadingHandle['marks'];
+  readonly mark: ReadingHandle['mark'];
+  readonly low: ReadingHandle['low'];
+  readonly range: ReadingHandle['range'];
+  readonly value: ReadingHandle['value'];
+};
+
 /** How sure the value is. Kept as it is said, never made exact. */
-export function Marks({ reading, height }: { reading: ReadingHandle; height: string }) {
+export function Marks({ reading, height }: { reading: MarksHandle; height: string }) {
   const button = (
     label: string,
     on: boolean,

@@ -11,7 +11,7 @@ import type { ReadingMark } from '@/core/log/shapes';
 import { toCelsius, type TempUnit } from '@/core/units/units';
 import { numberIn, appendKey, type Key } from '../pad';
 import type { RoundHeap, RoundInstrument, OfflineRoundData } from '../offline-round-data';
-import { readSoFar, type HeapDraft, type KeptReading } from '../round-walk';
+import { readSoFar, toggleMark, type HeapDraft, type KeptReading } from '../round-walk';
 import { serverNow } from './useRoundWalk';
 import { itemAt } from '@/core/quantity/present';
 
@@ -161,7 +161,7 @@ export function useReading({
     press: (k: Key): void =>
       set({ text: appendKey(d.text, k), asking: null, answers: [], first: null, unit }),
     type: (text: string): void => set({ text, asking: null, answers: [], first: null, unit }),
-    mark: (m: ReadingMark): void => set({ marks: d.marks.includes(m) ? [] : [m] }),
+    mark: (m: ReadingMark): void => set({ marks: toggleMark(d.marks, m) }),
     range: (): void => {
       if (d.low !== null) set({ low: null, text: d.low });
       else if (value !== null) set({ low: d.text, text: '' });
