@@ -47,12 +47,29 @@ const withoutAddress: SerwistPlugin = {
   handlerWillRespond: ({ response: { body, status, statusText, headers } }) =>
     Promise.resolve(new Response(body, { status, statusText, headers })),
 };
+/** A page out of this memory says when it was made, so that it is not taken for what is so now. */
+const withAge: SerwistPlugin = {
+  cachedResponseWillBeUsed: async ({ cachedResponse }) => {
+    const madeAt = Date.parse(cachedResponse?.headers.get('date') ?? '');
+    if (!cachedResponse || Number.isNaN(madeAt)) return cachedResponse ?? null;
+    const { status, statusText, headers } = cachedResponse;
+    const page = await cachedResponse.text();
+    const aged = page.replace('<html', `<html data-kept-at="${madeAt}"`);
+    return new Response(aged, { status, statusText, headers: withoutLength(headers) });
+  },
+};
+/** Headers of a body that was changed: its length and its packing are others now. */
+function withoutLength(headers: Headers): Headers {
+  const own = new Headers(headers);
+  for (const name of ['content-length', 'content-encoding']) own.delete(name);
+  return own;
+}
 const expires = new ExpirationPlugin({ maxEntries: 400, maxAgeSeconds: 30 * DAY_S });
 const pages = new NetworkFirst({
   cacheName: PAGES,
   networkTimeoutSeconds: 4,
   matchOptions: { ignoreVary: true, ignoreSearch: false },
-  plugins: [whole, expires],
+  plugins: [whole, expires, withAge],
 });
 // The round's page is an empty frame round what the device keeps itself: it opens at once, and is made anew behind it.
 const round = new StaleWhileRevalidate({
@@ -79,7 +96,7 @@ const heapPages = new NetworkFirst({
   cacheName: PAGES,
   networkTimeoutSeconds: 4,
   matchOptions: { ignoreVary: true, ignoreSearch: false },
-  plugins: [whole, expires, keptHeap],
+  plugins: [whole, expires, keptHeap, withAge],
 });
 /** Whoever signs out, or goes over to another site, leaves no pages on the device; what waits to be sent stays. */
 const forgetting: SerwistPlugin = {

@@ -105,6 +105,20 @@ async function phone(name: string, options: { clockAheadMs?: number; slow?: bool
   return p;
 }
 type Phone = Awaited<ReturnType<typeof phone>>;
+/** Makes the page that a device keeps of an address older. */
+const ageKeptPage = (page: Page, url: string, minutes: number): Promise<void> =>
+  page.evaluate(
+    async (href, ms) => {
+      const kept = await caches.open('pages');
+      const response = (await kept.match(href, { ignoreVary: true }))!;
+      const headers = new Headers(response.headers);
+      headers.set('date', new Date(Date.now() - ms).toUTCString());
+      await kept.put(href, new Response(await response.text(), { headers }));
+    },
+    url,
+    minutes * 60_000,
+  );
+
 /** Taps what has these words; counted. */
 async function tap(p: Phone, words: string): Promise<void> {
   const handle = await seen(
@@ -705,3 +719,24 @@ test('at the curing pile with no signal: its page is there, a look and a reading
   const look = (await lots()).looks.at(-1)!;
   expect(look).toMatchObject({ by: 'Noor', data: { lot: curing.id, smell: 'earthy' } });
 }, 240_000);
+
+test('a server that takes its time: the page that the device kept says how old it is, and is replaced when the answer comes', async () => {
+  const { page } = await phone('Rae', { slow: false });
+  const url = `${proxy.base}/plan`;
+  await open(page, url);
+  await page.waitForFunction(async () => {
+    await navigator.serviceWorker.ready;
+    return navigator.serviceWorker.controller !== null;
+  });
+  await open(page, url);
+  await page.waitForFunction(async (href) => (await caches.match(href)) !== undefined, {}, url);
+  await ageKeptPage(page, url, 34);
+  proxy.state = 'slow';
+  await page.goto(url, { waitUntil: 'domcontentloaded' });
+  await waitText(page, '[data-testid=device-bar]', /as it was 34 min ago/);
+  await page.waitForFunction(
+    () => !document.querySelector('[data-testid=device-bar]')?.textContent?.includes('ago'),
+    { timeout: 60_000 },
+  );
+  proxy.state = 'clear';
+}, 120_000);

@@ -1,8 +1,9 @@
 import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 
-/** `clear`; `down`: nothing gets through; `lose-answers`: what is posted to the log arrives, its answer does not. */
-type RoadState = 'clear' | 'down' | 'lose-answers';
+/** `clear`; `down`: nothing gets through; `slow`: each answer takes six seconds longer; `lose-answers`: what is posted to the log arrives, its answer does not. */
+type RoadState = 'clear' | 'down' | 'slow' | 'lose-answers';
+const SLOW_MS = 6000;
 
 /** The road between a phone and the hub, which can be cut. Requests of the service worker take it too. */
 export async function startFlakyProxy(port: number) {
@@ -41,8 +42,12 @@ export async function startFlakyProxy(port: number) {
           });
           return;
         }
-        response.writeHead(answer.statusCode ?? 502, answer.headers);
-        answer.pipe(response);
+        const give = (): void => {
+          response.writeHead(answer.statusCode ?? 502, answer.headers);
+          answer.pipe(response);
+        };
+        if (proxy.state === 'slow') setTimeout(give, SLOW_MS);
+        else give();
       },
     );
     onward.on('error', () => request.socket.destroy());

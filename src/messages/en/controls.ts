@@ -34,6 +34,8 @@ export const enControls = {
   photoNotMadeSmaller: '‘{name}’ could not be made smaller on this phone. Take it again.',
   correctWhatIsMarkedAbove: 'Correct what is marked above.',
   filterByWord: 'Filter by any word',
+  oldPage:
+    'This page is as it was {age} ago. What happened since is not on it: decide on a new one, if you can.',
   rowsShown: '{shown, number} of {of, number} rows',
   rowsOfLatest: '{shown, number} of the latest {of, number} rows; {inAll, number} in all',
   all: 'all',

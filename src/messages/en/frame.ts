@@ -12,6 +12,8 @@ export const enFrame = {
   thisDevicesClockTimesCorrected:
     'This device’s clock is {ahead}. Times are corrected, and the log says so.',
   seeItSeeThem: '{waiting, plural, one {See it} other {See them}}',
+  oldPage:
+    'This page is as it was {age} ago. The server is slow; the page is replaced when it answers.',
   pageAsOf: 'Page as of {at}.',
   keyboardShortcuts: 'Shortcuts',
   singleKeyShortcutsOnFor: 'Single-key shortcuts are on for this device',

@@ -32,6 +32,8 @@ export const esControls = {
   photoNotMadeSmaller: '‘{name}’ no se pudo reducir en este teléfono. Tómala otra vez.',
   correctWhatIsMarkedAbove: 'Corrige lo señalado arriba.',
   filterByWord: 'Filtrar por palabra',
+  oldPage:
+    'Esta página es de hace {age}. Lo que pasó después no está en ella: si puedes, decide con una nueva.',
   rowsShown: '{shown, number} de {of, number} filas',
   rowsOfLatest: '{shown, number} de las últimas {of, number} filas; {inAll, number} en total',
   all: 'todos',

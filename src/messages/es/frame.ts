@@ -12,6 +12,7 @@ export const esFrame = {
   thisDevicesClockTimesCorrected:
     'El reloj de este aparato va {ahead}. Las horas se corrigen y el registro lo indica.',
   seeItSeeThem: '{waiting, plural, one {Verlo} other {Verlos}}',
+  oldPage: 'Esta página es de hace {age}. El servidor tarda; se cambia cuando responda.',
   pageAsOf: 'Página de {at}.',
   keyboardShortcuts: 'Atajos',
   singleKeyShortcutsOnFor: 'Atajos de una tecla activados en este aparato',

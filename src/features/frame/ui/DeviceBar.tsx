@@ -2,9 +2,10 @@
 import { REGION_OF } from '@/messages/languages';
 import { currentLanguage, say } from '@/messages/say';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useState, type ReactNode } from 'react';
+import { useCallback, useEffect, useRef, useState, type ReactNode } from 'react';
 import { Mark } from '@/charts/marks';
-import { clockText } from '@/core/quantity/format';
+import { clockText, durationText } from '@/core/quantity/format';
+import { notePageIsFresh, useKeptHours } from '@/ui/kept-page';
 import { deviceClock, subscribeToOutbox, recallClock } from '@/outbox/store';
 import { forgetPages, keepPages } from '@/outbox/keep-pages';
 import { forgetRestore, witnessHead, type LogSeen } from '@/outbox/witness';
@@ -38,6 +39,8 @@ export function DeviceBar({
   const router = useRouter();
   const refresh = useCallback(() => router.refresh(), [router]);
   const { items, online, signedOut } = useOutbox(refresh);
+  const keptHours = useKeptHours();
+  useFreshPage(madeAt, keptHours !== null, refresh);
   const [ahead, setAhead] = useState(0);
   useEffect(() => {
     const look = (): void => {
@@ -69,7 +72,8 @@ export function DeviceBar({
   }, [any]);
   const waiting = slow || !online ? held : 0;
   const off = Math.abs(ahead) > CLOCK_OFF_MS;
-  if ([!online, waiting, refused, off, signedOut].every((x) => !x) && logSeen === 'as-seen')
+  const isOld = online && keptHours !== null;
+  if ([!online, isOld, waiting, refused, off, signedOut].every((x) => !x) && logSeen === 'as-seen')
     return null;
   return (
     <div role="status" className="device-bar print:hidden" data-testid="device-bar">
@@ -84,6 +88,7 @@ export function DeviceBar({
         </span>
       )}
       {signedOut && whenOut}
+      {isOld && <b>{say('frame.oldPage', { age: durationText(keptHours) })}</b>}
       {!online && <b>{say('frame.noSignal')}</b>}
       {!online && <AsOf at={madeAt} />}
       {waiting > 0 && (
@@ -105,6 +110,59 @@ export function DeviceBar({
       )}
     </div>
   );
+}
+
+const ASK_AGAIN_MS = 20_000;
+/** Asks for the page until the server gives it, however long that takes: only then is the old one replaced. */
+async function untilAnswered(isWanted: () => boolean): Promise<void> {
+  while (isWanted()) {
+    const isThere = await fetch(location.href, { cache: 'no-store' }).then(
+      (response) => response.ok,
+      () => false,
+    );
+    if (isThere) return;
+    await new Promise((resolve) => setTimeout(resolve, ASK_AGAIN_MS));
+  }
+}
+
+/** A page in view is asked for anew so often: what it says of times moves with them. */
+const ANEW_EVERY_MS = 5 * 60_000;
+/** One that was made so long ago is asked for as soon as somebody looks at it again. */
+const ANEW_SEEN_MS = 2 * 60_000;
+
+/**
+ * Asks for the page anew: at once where it came out of the device's memory, when somebody comes back to it, and every few minutes
+ * in view. What is typed stays.
+ */
+function useFreshPage(madeAt: number, isOld: boolean, refresh: () => void): void {
+  const shown = useRef(madeAt);
+  useEffect(() => {
+    if (shown.current !== madeAt) notePageIsFresh();
+    shown.current = madeAt;
+  }, [madeAt]);
+  useEffect(() => {
+    if (!isOld) return undefined;
+    let current = true;
+    void untilAnswered(() => current).then(() => {
+      if (current) refresh();
+    });
+    return () => {
+      current = false;
+    };
+  }, [isOld, refresh]);
+  useEffect(() => {
+    const openedAt = Date.now();
+    const askIf = (age: number): void => {
+      if (document.visibilityState === 'visible' && Date.now() - openedAt > age) refresh();
+    };
+    const seen = (): void => askIf(ANEW_SEEN_MS);
+    const timer = setInterval(() => askIf(0), ANEW_EVERY_MS);
+    document.addEventListener('visibilitychange', seen);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', seen);
+    };
+  }, [madeAt, refresh]);
 }
 
 /** Whether what waits goes by itself: without a signal it does not, and what somebody else logged waits for them. */

@@ -3,6 +3,7 @@ import { say } from '@/messages/say';
 import Link from 'next/link';
 import { useState, type ReactNode } from 'react';
 import { DraftScope } from '@/ui/draft';
+import { OldPage } from '@/ui/OldPage';
 import { Sheet } from '@/ui/Sheet';
 import type { LotPageView } from '../view';
 import { DecideForm, OutcomeForm, PageForm, VoidForm } from './DecideForm';
@@ -44,6 +45,9 @@ const FORMS = {
   out: OutForm,
   sample: SampleForm,
 } as const;
+
+/** Acts that decide something: on an old page they say so first. */
+const DECIDES: ReadonlySet<Act['what']> = new Set<Act['what']>(['decide', 'cure', 'out', 'move']);
 
 /** The form of an act. */
 function ActForm({ act, page, ...props }: LotFormProps & { act: Act; page: LotPageView }) {
@@ -398,6 +402,7 @@ export function LotScreen({
           title={say('lots.act', { what: act.what })}
         >
           <DraftScope name={`lot ${page.id} ${act.what} ${'of' in act ? act.of : ''}`}>
+            {DECIDES.has(act.what) && <OldPage />}
             <ActForm act={act} page={page} lot={lot} onDone={() => setAct(null)} />
           </DraftScope>
         </Sheet>
