@@ -85,7 +85,7 @@ async function differingSnapshots(
   now: number,
 ): Promise<BatchId[]> {
   const siteState = await snapshotRepo(db).siteState(site);
-  const conditions = siteConditionsOf(siteState);
+  const conditions = siteConditionsOf(siteState, site);
   const { snapshots } = await snapshotRepo(db).read(site, now);
   const textOf = (s: BatchSnapshot): string =>
     canonicalJson(JSON.parse(JSON.stringify(applySite(s, conditions, now), withoutOutlook)));

@@ -9,7 +9,6 @@ export const enGB: Overrides = {
     aPileTooHotCannot: 'A heap that is too hot cannot wait.',
     splitIntoTwoSmallerPiles: 'Split it into two smaller heaps',
     doNotOpenAirFeeds: 'Do not open it: air feeds a smouldering fire',
-    underACubicMeter: 'under a cubic metre',
   },
   batch: {
     belowPileRarelyStaysHot: 'Below {minhotm3} a heap rarely stays hot.',
@@ -37,8 +36,7 @@ export const enGB: Overrides = {
     grayAshy: 'grey, ashy',
     mold: '{growth} mould',
     halfTrailerFromNeighbor: 'half a trailer from the neighbour',
-    belowAboutOneCubicMeter:
-      ' Below about {system, select, us {one cubic yard} other {one cubic metre}} a heap rarely stays hot.',
+    belowLeastSize: ' Below {least} a heap rarely stays hot; a closed one may still heat.',
     tapRainBarrelWithLid: 'tap, water butt with a lid',
   },
   map: {},
@@ -53,8 +51,7 @@ export const enGB: Overrides = {
       'Old hay, litter and chips are full of mould spores: wet them and wear a mask. People with weak lungs or a weak immune system stay away.',
   },
   open: {
-    leaveEmptyIfYouDo:
-      'Leave empty if you do not know. Below about {system, select, us {one cubic yard} other {one cubic metre}} a heap rarely stays hot.',
+    leaveEmptyIfYouDo: 'Leave empty if you do not know. Below {least} a heap rarely stays hot.',
     pile: 'Heap',
     leaveEmptyIfYouDo2:
       'Leave empty if you do not know: the hot share of the heap then stays unknown',

@@ -1,6 +1,6 @@
 'use client';
 import { REGION_OF } from '@/messages/languages';
-import { currentLanguage, say } from '@/messages/say';
+import { currentLanguage, currentUnits, say } from '@/messages/say';
 import {
   createContext,
   useCallback,
@@ -15,22 +15,36 @@ import {
   type SetStateAction,
 } from 'react';
 import { valueAt } from '@/core/quantity/present';
+import { unitsCode, unitsOfCode } from '@/core/units/units';
+import { keepUnitsOf } from './draft-units';
 
 /**
  * What was typed into a form and not saved, kept on this device: Back, Esc and a reload lose nothing. A form inside a
  * {@link DraftScope} holds its fields with {@link useTyped} instead of useState.
  */
-type Held = { readonly at: number; readonly fields: Readonly<Record<string, unknown>> };
+type Held = {
+  readonly at: number;
+  readonly fields: Readonly<Record<string, unknown>>;
+  /** The units that it was typed in; absent: in those of the moment, before they were kept. */
+  readonly units?: string;
+};
 
 const keyOf = (name: string): string => `zh_draft:${name}`;
 /** A draft older than this is no longer offered, ms. */
 const KEPT_MS = 14 * 24 * 3_600_000;
 
+/** A draft as it is read in the units of the moment. */
+function inUnitsOfNow(held: Held): Held {
+  const was = unitsOfCode(held.units);
+  const isOther = was !== null && was.system !== currentUnits().system;
+  return isOther ? { ...held, fields: keepUnitsOf(held.fields, was) } : held;
+}
+
 function readHeld(name: string): Held | null {
   try {
     const held = JSON.parse(localStorage.getItem(keyOf(name)) ?? 'null') as Held | null;
     return held && Date.now() - held.at < KEPT_MS && Object.keys(held.fields).length > 0
-      ? held
+      ? inUnitsOfNow(held)
       : null;
   } catch {
     return null;
@@ -41,7 +55,12 @@ function writeHeld(name: string, fields: Readonly<Record<string, unknown>>): voi
   try {
     if (Object.keys(fields).length === 0) localStorage.removeItem(keyOf(name));
     else
-      localStorage.setItem(keyOf(name), JSON.stringify({ at: Date.now(), fields } satisfies Held));
+      localStorage.setItem(
+        keyOf(name),
+        JSON.stringify({
+          ...{ at: Date.now(), fields, units: unitsCode(currentUnits()) },
+        } satisfies Held),
+      );
   } catch {
     // A full or closed store takes nothing: the form still works.
   }

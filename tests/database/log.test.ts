@@ -293,7 +293,7 @@ describe('snapshots and the demo', () => {
           for (const p of e.data.parts)
             expect(e.at).toBeLessThan(spread.get(p.load ?? loadId('')) ?? Infinity);
       // Out of the database, past what the process remembers.
-      const conditions = siteConditionsOf(await snapshotRepo(t.app).siteState(site));
+      const conditions = siteConditionsOf(await snapshotRepo(t.app).siteState(site), site);
       const stored = async () =>
         (await snapshotRepo(t.app).read(site, now)).snapshots
           .map((s) => applySite(s, conditions, now))

@@ -91,7 +91,7 @@ function roundOf(batch: string, probe: string, value: number, at: number): NewEn
 /** What the board shows, and what it would show if every snapshot were dropped and made anew. */
 async function boards() {
   const repo = snapshotRepo(t.app);
-  const conditions = siteConditionsOf(await repo.siteState(site));
+  const conditions = siteConditionsOf(await repo.siteState(site), site);
   const byId = <T extends { id: string }>(list: readonly T[]): T[] =>
     [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
   const shown = byId(await repo.board(site, NOW));

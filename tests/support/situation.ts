@@ -61,6 +61,7 @@ const calm: HeapFacts = {
   changes: [],
   flowLPerMin: 15,
   bucketL: 10,
+  leastHotM3: 1,
 };
 export type Change = Partial<Omit<HeapFacts, 'proof'>> & { proof?: Partial<ProofState> };
 export const situation = ({ proof, ...change }: Change = {}): Situation => ({

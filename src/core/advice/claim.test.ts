@@ -123,7 +123,7 @@ describe('staying cool after a turning', () => {
       reheatTestOf(s),
     );
     expect(text).toMatch(
-      /shows nothing: it is under a cubic meter and dry\. To test it, add to it or join it with another and water it, then turn it/,
+      /shows nothing: it is under the size that stays hot and dry\. To test it, add to it or join it with another and water it, then turn it/,
     );
     expect(text).not.toMatch(/may be curing/);
   });

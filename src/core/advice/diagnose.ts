@@ -1,6 +1,5 @@
 import type { Fix, Pest } from '../log/entry';
 import type { MethodTemplate } from '../log/shapes';
-import { MIN_HOT_M3 } from '../heap/size';
 import { MS, type Instant } from '../quantity/instant';
 import type { Smell, Squeeze } from '../words/feel';
 import type { Course } from './course';
@@ -97,6 +96,7 @@ export type DiagnosisSituation = {
   readonly template: MethodTemplate;
   readonly builtAt: Instant | null;
   readonly volumeM3: number | null;
+  /** Below this a pile rarely stays hot here, m³. */ readonly leastHotM3: number;
   readonly rounds: readonly RoundHeat[];
   readonly course: Course | null;
   readonly airC: number | null;
@@ -175,7 +175,7 @@ function signs(s: DiagnosisSituation): Readonly<Record<Cause, Finding>> {
     TOO_SMALL:
       size === null
         ? { unknown: [{ code: 'SIZE_UNKNOWN' }] }
-        : s.volumeM3! < MIN_HOT_M3 * 1.2
+        : s.volumeM3! < s.leastHotM3
           ? { for: [size] }
           : { against: [size] },
     TOO_DRY:

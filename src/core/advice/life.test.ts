@@ -144,6 +144,7 @@ describe('stages from dated events', () => {
 });
 
 const ill: DiagnosisSituation = {
+  leastHotM3: 1,
   now: NOW,
   template: template('by-heat'),
   builtAt: ago(100),

@@ -1,4 +1,3 @@
-import { MIN_HOT_M3 } from '../heap/size';
 import type { Situation } from './situation';
 import { isGone, isLive, isSaidDone } from './situation';
 
@@ -20,10 +19,10 @@ const MAX_M3 = 12;
 
 /** Whether a heap has shrunk below what holds its heat. */
 export const tooSmall = (
-  s: Pick<Situation, 'volumeM3' | 'stage' | 'proof' | 'kept' | 'rounds'>,
+  s: Pick<Situation, 'volumeM3' | 'stage' | 'proof' | 'kept' | 'rounds' | 'leastHotM3'>,
 ): boolean =>
   s.volumeM3 !== null &&
-  s.volumeM3 < MIN_HOT_M3 &&
+  s.volumeM3 < s.leastHotM3 &&
   s.kept !== 'vessel' &&
   isLive(s) &&
   s.proof.status !== 'proven' &&

@@ -1,7 +1,6 @@
 import type { Limits, MethodTemplate } from '../log/shapes';
 import type { Method } from '../evidence/types';
 import { MS, type Instant } from '../quantity/instant';
-import { MIN_HOT_M3 } from '../heap/size';
 import { courseOf, type Course, type ReheatTest } from './course';
 import {
   diagnose,
@@ -62,6 +61,7 @@ export type HeapFacts = {
   readonly changes: readonly Change[];
   readonly flowLPerMin: number;
   readonly bucketL: number;
+  /** Below this a pile rarely stays hot here, m³. */ readonly leastHotM3: number;
 };
 export type Situation = HeapFacts & { readonly now: Instant };
 
@@ -140,7 +140,7 @@ export function reheatTestOf(s: Situation): ReheatTest {
   const why = [
     ...(s.volumeM3 === null
       ? (['size-unknown'] as const)
-      : s.volumeM3 < MIN_HOT_M3
+      : s.volumeM3 < s.leastHotM3
         ? (['small'] as const)
         : []),
     ...(squeeze === null

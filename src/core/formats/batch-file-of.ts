@@ -1,3 +1,4 @@
+import type { UnitSystem } from '../units/units';
 import { say } from '../../messages/say';
 import { isoOf, type Instant } from '../quantity/instant';
 import type { BatchState, LoggedEvent, SiteState, Terms } from '../log/fold';
@@ -12,7 +13,13 @@ export type SiteHead = {
   readonly name: string;
   readonly timeZone: string;
   readonly unit: 'C' | 'F';
+  /** What it measures in; absent: what goes with its thermometers. */
+  readonly units?: UnitSystem;
 };
+
+/** The system of units that a site measures in. */
+export const systemOfSite = ({ unit, units }: Pick<SiteHead, 'unit' | 'units'>): UnitSystem =>
+  units ?? (unit === 'F' ? 'us' : 'metric');
 
 function eventOf({ id, at, kind, data, by }: LoggedEvent): FileEvent {
   const { fileId, extra, ...rest } = data;

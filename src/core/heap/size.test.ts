@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { sizesOf, volumeOf, SHAPES, type HeapShape } from './size';
+import { M_PER_FT, M3_PER_YD3 } from '../units/units';
+import { leastHotVolume, sizeDoubt, sizesOf, volumeOf, SHAPES, type HeapShape } from './size';
 
 const H = 3_600_000;
 /** Height of a shape over a point of its foot, as a share of its greatest; the foot is one by one, centred. Written from the words, not from the formula. */
@@ -98,5 +99,35 @@ describe('a heap over time', () => {
       ),
       { seed: 3 },
     );
+  });
+});
+
+test('a cone of 10 by 10 by 4 feet is 3.9 cubic yards, half of what the box around it would make a dome', () => {
+  const feet = (l: number, w: number, h: number) => ({
+    ...{ lengthM: l * M_PER_FT, widthM: w * M_PER_FT, heightM: h * M_PER_FT },
+  });
+  expect(volumeOf('cone', feet(10, 10, 4)) / M3_PER_YD3).toBeCloseTo(3.88, 2);
+  expect(volumeOf('dome', feet(10, 10, 4)) / M3_PER_YD3).toBeCloseTo(7.76, 2);
+});
+
+test('the least size that stays hot is a cubic yard where a site measures in yards, else a cubic meter, or its own', () => {
+  expect(leastHotVolume(undefined, 'us')).toBeCloseTo(0.7646, 4);
+  expect(leastHotVolume(undefined, 'metric')).toBe(1);
+  expect(leastHotVolume(undefined, 'uk')).toBe(1);
+  expect(leastHotVolume(1.5, 'us')).toBe(1.5);
+});
+
+describe('a size that looks as if it was typed in another unit', () => {
+  const of = (lengthM: number, widthM: number, heightM: number) =>
+    sizeDoubt({ lengthM, widthM, heightM }, lengthM * widthM * heightM, 1);
+  test('has one measure under a fifth of the next, or makes hardly anything', () => {
+    expect(of(3, 3, 0.1)).toBe('uneven');
+    expect(of(0.4, 0.4, 0.4)).toBe('tiny');
+    expect(sizeDoubt(null, 0.05, 1)).toBe('tiny');
+  });
+  test('is not a long row, a flat pile or a small bin', () => {
+    expect(of(40, 3, 1.5)).toBeNull();
+    expect(of(3, 2, 0.6)).toBeNull();
+    expect(of(0.7, 0.7, 0.7)).toBeNull();
   });
 });

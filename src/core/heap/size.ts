@@ -1,11 +1,15 @@
 import { SHAPES, type HeapShape } from '../words/shape';
 import type { Measures } from '../log/shapes';
 import type { Instant } from '../quantity/instant';
+import { M3_PER_YD3, type UnitSystem } from '../units/units';
 
 /** How big a heap is and how it shrinks. Lengths in metres, volumes in m³. */
 
 /** Least size of a free-standing heap that stays hot: about one cubic metre (common practice; one cubic yard is 0.765 m³ and is less). */
 export const MIN_HOT_M3 = 1;
+/** The same as a site says it: its own figure, else one cubic yard where it measures in yards, and one cubic metre elsewhere. */
+export const leastHotVolume = (own: number | undefined, system: UnitSystem): number =>
+  own ?? (system === 'us' ? M3_PER_YD3 : MIN_HOT_M3);
 /**
  * Shapes that a heap is drawn and measured as. Rows: `triangle`, `windrow` (a parabola), `trapezoid`. `cube`: a bin filled
  * level. `bay`: three walls, open in front, where it slopes down. `tub`: lying, round below and straight above.
@@ -45,6 +49,28 @@ export function volumeOf(
     case 'windrow':
       return ((2 * w * h) / 3) * l;
   }
+}
+
+/** What looks as if it was typed in another unit: one measure far from the others, or hardly anything in all. */
+export type SizeDoubt = 'uneven' | 'tiny';
+const UNEVEN = 5;
+const TINY = 10;
+/**
+ * What is odd about a size, to be asked about and never refused.
+ * @param measures null: the volume was judged by eye
+ * @param leastM3 below which a pile rarely stays hot
+ */
+export function sizeDoubt(
+  measures: Measures | null,
+  m3: number,
+  leastM3: number,
+): SizeDoubt | null {
+  if (measures) {
+    const { lengthM, widthM, heightM } = measures;
+    const [low, middle] = [lengthM, widthM, heightM].sort((a, b) => a - b) as [number, number];
+    if (low * UNEVEN < middle) return 'uneven';
+  }
+  return m3 * TINY < leastM3 ? 'tiny' : null;
 }
 
 /** Section of a tub filled to a height: a circle of its width below, straight sides above. */

@@ -2,7 +2,7 @@ import { MOST } from './most';
 import { LoadIdSchema, LotIdSchema } from './ids';
 import { z } from 'zod';
 import { METHODS } from '../evidence/types';
-import { CROP_FAMILIES } from './kinds/vocabulary';
+import { CROP_FAMILIES, PUT_IN_DOUBTS } from './kinds/vocabulary';
 import { PROBLEM } from '../words/problem';
 import { SHAPES } from '../words/shape';
 import { MeasuresSchema } from './shapes';
@@ -296,8 +296,6 @@ export const RecipeSchema = z.looseObject({
 export type Recipe = z.output<typeof RecipeSchema>;
 
 /** What whoever puts something in was asked, and said to know. */
-export const PUT_IN_DOUBTS = ['asked-first', 'ripening', 'more-than-left', 'no-room'] as const;
-export type PutInDoubt = (typeof PUT_IN_DOUBTS)[number];
 export const PutInKnowing = z.array(z.enum(PUT_IN_DOUBTS)).max(PUT_IN_DOUBTS.length).optional();
 
 /** Something that went into a heap that is still building. */

@@ -1,4 +1,5 @@
-import { PUT_IN_DOUBTS, type Amount, type PutInDoubt } from '../log/store-shapes';
+import { PUT_IN_DOUBTS, type PutInDoubt } from '../log/kinds/vocabulary';
+import type { Amount } from '../log/store-shapes';
 import { amountOf } from './ingredient';
 
 /** What speaks against putting something in, before it is saved. Nothing is refused: whoever stands there knows better. */

@@ -250,7 +250,7 @@ export function createBatchSnapshot(
   const latest = latestOf(state, assessment);
   const situation = heapFacts(
     state,
-    siteState,
+    { siteState, site },
     assessment,
     latest?.peakC ?? null,
     !lead || !everHot(lead),

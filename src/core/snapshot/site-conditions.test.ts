@@ -100,7 +100,7 @@ test('a snapshot that takes in what its site gives it now is the one that would 
         cores.forEach((c, i) => log.round(NOW - (cores.length - i) * 12 * H, c, c, c));
         const state = foldBatch(log.entries);
         const made = createBatchSnapshot(state, SITE, then, NOW);
-        expect(applySite(made, siteConditionsOf(since), NOW)).toEqual(
+        expect(applySite(made, siteConditionsOf(since, SITE), NOW)).toEqual(
           createBatchSnapshot(state, SITE, since, NOW),
         );
       },

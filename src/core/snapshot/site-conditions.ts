@@ -1,4 +1,6 @@
 import type { HeapFacts } from '../advice/situation';
+import { systemOfSite, type SiteHead } from '../formats/batch-file-of';
+import { leastHotVolume } from '../heap/size';
 import { usualTemplate } from '../advice/templates';
 import type { SiteState } from '../log/fold';
 import type { MethodTemplate } from '../log/shapes';
@@ -10,19 +12,20 @@ export type SiteConditions = {
   /** By time, °C. */ readonly air: readonly { readonly at: Instant; readonly c: number }[];
   readonly work: SiteState['work'];
   readonly templates: SiteState['templates'];
+  /** Below this a pile rarely stays hot here, m³. */ readonly leastHotM3: number;
 };
 
 /** What the site gives its batches, as its own entries tell it; air in °C, by time. */
-export const siteConditionsOf = ({
-  ambient,
-  work,
-  templates,
-}: Pick<SiteState, 'ambient' | 'work' | 'templates'>): SiteConditions => ({
+export const siteConditionsOf = (
+  { ambient, work, templates }: Pick<SiteState, 'ambient' | 'work' | 'templates'>,
+  site: Pick<SiteHead, 'unit' | 'units'>,
+): SiteConditions => ({
   air: ambient
     .map((a) => ({ at: a.at, c: toCelsius(a.value, a.unit) }))
     .sort((a, b) => a.at - b.at),
   work,
   templates,
+  leastHotM3: leastHotVolume(work?.leastM3, systemOfSite(site)),
 });
 
 /** How many air readings there are up to a moment. */
@@ -67,9 +70,12 @@ export const USUAL_BUCKET = 10;
 export function siteFactsOf(
   { kept, lastRead }: Pick<HeapFacts, 'kept' | 'lastRead'>,
   own: MethodTemplate | null,
-  { air, work, templates }: SiteConditions,
+  { air, work, templates, leastHotM3 }: SiteConditions,
   now: Instant,
-): Pick<HeapFacts, 'template' | 'limits' | 'airC' | 'lastRead' | 'flowLPerMin' | 'bucketL'> {
+): Pick<
+  HeapFacts,
+  'template' | 'limits' | 'airC' | 'lastRead' | 'flowLPerMin' | 'bucketL' | 'leastHotM3'
+> {
   const usual = usualTemplate(kept);
   const template = own ?? templates.get(usual.id) ?? usual;
   return {
@@ -79,5 +85,6 @@ export function siteFactsOf(
     lastRead: lastRead && { ...lastRead, airC: airAt(air, lastRead.at) },
     flowLPerMin: work?.flowLPerMin ?? USUAL_FLOW,
     bucketL: work?.bucketL ?? USUAL_BUCKET,
+    leastHotM3,
   };
 }

@@ -1,3 +1,4 @@
+import type { SiteHead } from '../formats/batch-file-of';
 import { siteConditionsOf, siteFactsOf } from './site-conditions';
 import { stageOf, type Stage, type Word } from '../advice/stage';
 import type { HeapFacts } from '../advice/situation';
@@ -180,7 +181,7 @@ function dryStops(batchAssessment: BatchAssessment | null, now: Instant): Instan
 /** Everything that advice about a heap looks at. @param peakC hottest of the last round, upper ends of ranges included */
 export function heapFacts(
   state: BatchState,
-  siteState: SiteState,
+  { siteState, site }: { readonly siteState: SiteState; readonly site: SiteHead },
   assessment: BatchAssessment | null,
   peakC: number | null,
   neverHot: boolean,
@@ -189,7 +190,7 @@ export function heapFacts(
   const working = assessment ? (chooseWorkingRule(assessment.rules)?.assessment ?? null) : null;
   const policy = assessment?.prepared.evidence.policy;
   const heats = assessment ? heatsOf(assessment, peakC) : [];
-  const conditions = siteConditionsOf(siteState);
+  const conditions = siteConditionsOf(siteState, site);
   const kept = state.opened.method;
   const last = heats.at(-1);
   const lastRead = last ? { at: last.at, coreC: last.peakC, airC: null } : null;

@@ -16,6 +16,7 @@ import {
   unitsCode,
   unitsOfCode,
   UNIT_SYSTEMS,
+  type ScaledQuantity,
 } from './units';
 
 const US = { system: 'us', temp: 'F' } as const;
@@ -100,4 +101,19 @@ test('units go through a code; no other code is taken for one', () => {
       expect(unitsOfCode(unitsCode({ system, temp }))).toEqual({ system, temp });
   for (const code of ['', 'us', 'us-K', 'imperial-C', null]) expect(unitsOfCode(code)).toBeNull();
   expect(fromBase('cm', 2.54, US)).toBeCloseTo(1, 12);
+});
+
+test('a number with its unit is understood in a field of another unit', () => {
+  const inUs = (quantity: ScaledQuantity | 'celsius', text: string) =>
+    asSpeaker({ system: 'us' }, () => typedQuantity(quantity, text));
+  expect(inUs('length', '4 in')).toBeCloseTo(0.1016, 9);
+  expect(inUs('length', '4ft')).toBeCloseTo(1.2192, 9);
+  expect(inUs('length', '4 ft 6 in')).toBeCloseTo(1.3716, 9);
+  expect(inUs('length', '5\'3"')).toBeCloseTo(1.6002, 9);
+  expect(inUs('volume', '1,5 m³')).toBeCloseTo(1.5, 9);
+  expect(inUs('litres', '90 L')).toBe(90);
+  expect(inUs('celsius', '55 °C')).toBe(55);
+  expect(inUs('celsius', '131')).toBeCloseTo(55, 9);
+  expect(inUs('length', '4 barrows')).toBeNull();
+  expect(inUs('length', '4 kg')).toBeNull();
 });

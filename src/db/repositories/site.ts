@@ -1,6 +1,6 @@
-import type { SiteHead } from '@/core/formats/batch-file-of';
+import { systemOfSite, type SiteHead } from '@/core/formats/batch-file-of';
 import { languageOf, type Language } from '@/messages/languages';
-import { UNIT_SYSTEMS, type UnitSystem } from '@/core/units/units';
+import { UNIT_SYSTEMS } from '@/core/units/units';
 import type { Speech } from '@/messages/say';
 import { canonicalJson } from '@/core/log/entry';
 import { siteKey } from '@/platform/site-key';
@@ -16,23 +16,19 @@ export type Site = SiteHead & {
   readonly demoUntil: number | null;
   /** Of its records, and of devices that ask for none; absent: American English. */
   readonly language?: Language;
-  /** What it measures in, and devices that ask for nothing; absent: what goes with its thermometers. */
-  readonly units?: UnitSystem;
 };
 
-const systemOf = (site: Pick<Site, 'unit' | 'units'>): UnitSystem =>
-  site.units ?? (site.unit === 'F' ? 'us' : 'metric');
 /** How a site speaks: in its records, and to devices that ask for nothing. */
 export const speechOfSite = (site: Site): Speech => ({
   language: site.language ?? 'en',
-  units: { system: systemOf(site), temp: site.unit },
+  units: { system: systemOfSite(site), temp: site.unit },
 });
 
 /** What a site calls itself, reads and speaks in, as it is sealed. */
 const siteFacts = ({ id, name, timeZone, unit, language = 'en', ...site }: Site): string =>
   canonicalJson({
     ...{ format: 'zealous-heap/site-facts', id, name, timeZone, unit, language },
-    units: systemOf({ unit, ...site }),
+    units: systemOfSite({ unit, ...site }),
   });
 /** The same as it was sealed before its language was. */
 const olderFacts = ({ id, name, timeZone, unit }: Site): string =>
@@ -93,7 +89,7 @@ export const siteRepo = (db: Db) => ({
         time_zone: site.timeZone,
         unit: site.unit,
         language: site.language ?? 'en',
-        units: systemOf(site),
+        units: systemOfSite(site),
         demo_until,
         sealed: siteKey()?.sign(siteFacts(site)) ?? null,
       })

@@ -168,7 +168,7 @@ export const snapshotRepo = (db: Db) => ({
     const { snapshots } = isCurrent
       ? known
       : boards.keep(site.id, hash, await this.read(site, now));
-    const conditions = siteConditionsOf(await readSiteState(db, site.id));
+    const conditions = siteConditionsOf(await readSiteState(db, site.id), site);
     return snapshots.map((snapshot) => applySite(snapshot, conditions, now));
   },
   /** Reads every snapshot out of the database. */

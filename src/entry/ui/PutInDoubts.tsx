@@ -1,7 +1,8 @@
 'use client';
 import { say } from '@/messages/say';
 import { useState } from 'react';
-import type { Amount, PutInDoubt } from '@/core/log/store-shapes';
+import type { PutInDoubt } from '@/core/log/kinds/vocabulary';
+import type { Amount } from '@/core/log/store-shapes';
 import { putInDoubts, type FoundDoubt, type PutInSource, type Room } from '@/core/mix/put-in';
 import { litresText } from '@/core/words/amount';
 import { ConfirmBox } from '@/ui/ConfirmBox';

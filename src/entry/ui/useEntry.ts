@@ -56,6 +56,7 @@ export type HeapRef = {
   readonly store?: StoreRef;
   /** Where it is to stand, where that was said already. */ readonly to?: Position | null;
   readonly shape?: string | null;
+  /** Below this a pile rarely stays hot here, m³. */ readonly leastHotM3?: number;
 };
 
 /** One entry of a kind, from the form to the log. */

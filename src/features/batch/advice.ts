@@ -32,7 +32,7 @@ import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import type { BatchAssessment } from '@/core/snapshot/assess-batch';
 import { changesOf, heatsOf } from '@/core/snapshot/situation';
 import { sizesOfHeap } from '@/core/heap/sizes';
-import { isShape, MIN_HOT_M3 } from '@/core/heap/size';
+import { isShape } from '@/core/heap/size';
 import type { BatchState } from '@/core/log/fold';
 import { dayText, durationText, tempText, volumeText, whenText } from '@/core/quantity/format';
 import type { Locale } from '@/core/words/note';
@@ -213,7 +213,7 @@ function sizeView(
           })
         : null,
     small: small
-      ? say('batch.belowPileRarelyStaysHot', { minhotm3: volumeText(MIN_HOT_M3) })
+      ? say('batch.belowPileRarelyStaysHot', { minhotm3: volumeText(facts.leastHotM3) })
       : null,
     partners: partners.map((x) => ({
       id: x.id,

@@ -1,7 +1,7 @@
-import { say } from '@/messages/say';
+import { currentUnits, say } from '@/messages/say';
 import { shownQuantity, typedQuantity, type FieldQuantity } from '@/core/quantity/typed-quantity';
 import { USUAL_LIMITS } from '@/core/advice/templates';
-import { MIN_HOT_M3 } from '@/core/heap/size';
+import { leastHotVolume } from '@/core/heap/size';
 import type { CHORES, Limits, Work } from '@/core/log/shapes';
 import { typed } from '@/core/quantity/typed-number';
 
@@ -72,7 +72,7 @@ export const workDraft = (work: Work | null): WorkDraft => {
     },
     flow: shownQuantity('flow', at.flowLPerMin),
     bucket: shownQuantity('litres', at.bucketL),
-    least: shownQuantity('volume', at.leastM3 ?? MIN_HOT_M3),
+    least: shownQuantity('volume', leastHotVolume(at.leastM3, currentUnits().system)),
     limits: at.limits && typedLimits(at.limits),
     chores: at.chores.map((c) => ({
       id: c.id,

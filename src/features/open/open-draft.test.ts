@@ -14,6 +14,7 @@ import {
 } from './open-draft';
 
 const CONTEXT: OpenContext = {
+  leastHotM3: 1,
   country: 'United States',
   unit: 'F',
   codes: ['A', 'B'],

@@ -112,6 +112,7 @@ export function copyEarlier(from: EarlierHeap, ruleIds: readonly string[]): Part
 
 /** What the form is given beside what is typed. */
 export type OpenContext = {
+  readonly leastHotM3: number;
   /** Whose rules are proposed. */ readonly country: Country | null;
   readonly unit: TempUnit;
   /** Codes of heaps that are there, in capitals. */
@@ -227,6 +228,7 @@ function chooseRules(
 /** What follows from a draft: its numbers, places, method and rules, and what stands in the way. */
 export type OpenReading = ChosenRules & {
   readonly m3: number | null;
+  /** Below this a pile rarely stays hot here, m³. */ readonly leastHotM3: number;
   readonly coreM: number | null;
   readonly reachM: number | null;
   readonly stretch: { readonly row: string; readonly fromM: number; readonly toM: number } | null;
@@ -250,6 +252,7 @@ export function readOpenDraft(d: OpenDraft, context: OpenContext): OpenReading {
   return {
     ...chooseRules(d, template, context),
     m3: typedQuantity('volume', d.volume) ?? null,
+    leastHotM3: context.leastHotM3,
     coreM: soundMetres(d.core),
     reachM: soundMetres(d.reach),
     stretch: lies,

@@ -238,7 +238,7 @@ export const enAdvice = {
   noChange: 'No change',
   causeUnknownSeveralThingsWere: ' Cause unknown: several things were changed at once.',
   readIt: ' Read it {afterAt}.',
-  underACubicMeter: 'under a cubic meter',
+  underTheSizeThatStaysHot: 'under the size that stays hot',
   ofUnknownSize: 'of unknown size',
   withoutRecentSqueezeTest: 'without a recent squeeze test',
   addOrJoinWithAnother: 'add to it or join it with another',
@@ -356,5 +356,4 @@ export const enAdvice = {
   regularTask2: 'regular task',
   today2: 'today',
   tomorrow: 'tomorrow',
-  underACubicYard: 'under a cubic yard',
 } as const;

@@ -231,7 +231,6 @@ export const enLog = {
   smell2: 'Smell',
   save2: 'Save',
   chooseOneThingOrWrite: 'Choose one thing, or write it.',
-  itsShapeWasNotGiven: 'Its shape was not given, so it is treated as a {toLowerCase}',
   longestWidestHighestMeasuredFrom:
     ': longest, widest and highest, measured from the ground. Or its volume by eye.',
   length: 'Length',
@@ -241,8 +240,7 @@ export const enLog = {
   typeEachAsNumberAbove: 'Type each as a number above 0.',
   thatMakes: 'That makes',
   estimatedByEye: 'Estimated by eye:',
-  belowAboutOneCubicMeter:
-    ' Below about {system, select, us {one cubic yard} other {one cubic meter}} a pile rarely stays hot.',
+  belowLeastSize: ' Below {least} a pile rarely stays hot; a closed one may still heat.',
   saveThisSize: 'Save this size',
   correctTheFiguresFirst: 'Correct the figures first.',
   typeLengthWidthHeightOr: 'Type length, width and height, or the volume.',
@@ -474,4 +472,9 @@ export const enLog = {
   byEnteredBy: '{by}, logged by {name}',
   traineesCount: 'Entries of trainees count at once',
   traineesAreChecked: 'Entries of trainees count once checked',
+  itsShape: 'Its shape',
+  whichUnit: 'Which unit?',
+  sizeIsRight: 'It is right.',
+  sizeDoubt:
+    '{doubt, select, uneven {One of these is far smaller than the others.} other {That is very little for a pile.}} The fields are in {unit} and {volume}; a number with its unit is understood too: {system, select, us {4 in, 1.2 m} other {40 cm, 4 ft}}.',
 } as const;

@@ -329,6 +329,7 @@ export const enLots = {
     '{way, select, feed {Put it into a raw batch that is still to be heated.} interval {Spread it as raw manure, and wait before harvest: 90 days, or 120 days where what is eaten touches the soil (7 CFR 205.203). Wear gloves.} mulch {Use it as mulch on ornamentals, away from food plants and water.} other {Wait, and prove it later.}}',
   spreadOn: 'Spread on',
   touchesSoil: 'Does what is eaten touch the soil?',
+  tooDeep: 'That is deeper than a meter of compost. Which unit? The field is in {unit}.',
   whatIsEaten: 'What is eaten of what grows there?',
   bedCrop:
     '{crop, select, touching {It touches the soil} apart {It stands clear of the soil} other {Nothing is eaten}}',

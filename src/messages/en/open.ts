@@ -18,8 +18,7 @@ export const enOpen = {
   whatCrewCalls: 'What the crew calls it',
   bay: 'Bay',
   aboutHowMuch: 'About how much',
-  leaveEmptyIfYouDo:
-    'Leave empty if you do not know. Below about {system, select, us {one cubic yard} other {one cubic meter}} a pile rarely stays hot.',
+  leaveEmptyIfYouDo: 'Leave empty if you do not know. Below {least} a pile rarely stays hot.',
   whatShapeIsIt: 'What shape is it?',
   pile: 'Pile',
   windrow: 'Windrow',

@@ -237,7 +237,7 @@ export const esAdvice = {
   noChange: 'Sin cambio',
   causeUnknownSeveralThingsWere: ' Causa desconocida: se cambiaron varias cosas a la vez.',
   readIt: ' Mídelo {afterAt}.',
-  underACubicMeter: 'menos de un metro cúbico',
+  underTheSizeThatStaysHot: 'más pequeña de lo que se mantiene caliente',
   ofUnknownSize: 'de tamaño desconocido',
   withoutRecentSqueezeTest: 'sin prueba del puño reciente',
   addOrJoinWithAnother: 'agrégale o únelo con otro',
@@ -358,5 +358,4 @@ export const esAdvice = {
   regularTask2: 'tarea regular',
   today2: 'hoy',
   tomorrow: 'mañana',
-  underACubicYard: 'menos de una yarda cúbica',
 };

@@ -232,7 +232,6 @@ export const esLog = {
   smell2: 'Olor',
   save2: 'Guardar',
   chooseOneThingOrWrite: 'Elige una cosa, o escríbela.',
-  itsShapeWasNotGiven: 'No se indicó su forma, así que se toma como {toLowerCase}',
   longestWidestHighestMeasuredFrom:
     ': lo más largo, ancho y alto, desde el suelo. O su volumen a ojo.',
   length: 'Largo',
@@ -242,8 +241,8 @@ export const esLog = {
   typeEachAsNumberAbove: 'Escribe cada uno como número mayor que 0.',
   thatMakes: 'Eso da',
   estimatedByEye: 'A ojo:',
-  belowAboutOneCubicMeter:
-    ' Con menos de {system, select, us {una yarda cúbica} other {un metro cúbico}} una pila rara vez se mantiene caliente.',
+  belowLeastSize:
+    ' Con menos de {least} una pila rara vez se mantiene caliente; un recipiente cerrado puede calentarse.',
   saveThisSize: 'Guardar este tamaño',
   correctTheFiguresFirst: 'Corrige antes las cifras.',
   typeLengthWidthHeightOr: 'Escribe largo, ancho y alto, o el volumen.',
@@ -476,4 +475,9 @@ export const esLog = {
   byEnteredBy: '{by}, lo anotó {name}',
   traineesCount: 'Las anotaciones de aprendices cuentan enseguida',
   traineesAreChecked: 'Las anotaciones de aprendices cuentan una vez revisadas',
+  itsShape: 'Su forma',
+  whichUnit: '¿Qué unidad?',
+  sizeIsRight: 'Es correcto.',
+  sizeDoubt:
+    '{doubt, select, uneven {Una de estas es mucho menor que las otras.} other {Es muy poco para una pila.}} Los campos están en {unit} y {volume}; también se entiende un número con su unidad: {system, select, us {4 in, 1.2 m} other {40 cm, 4 ft}}.',
 };

@@ -329,6 +329,7 @@ export const esLots = {
     '{way, select, feed {Ponla en un lote crudo que aún se va a calentar.} interval {Espárcela como estiércol crudo y espera antes de cosechar: 90 días, o 120 si lo que se come toca el suelo (7 CFR 205.203). Usa guantes.} mulch {Úsala de mantillo en ornamentales, lejos de plantas de comer y del agua.} other {Espera y pruébala después.}}',
   spreadOn: 'Esparcido el',
   touchesSoil: '¿Lo que se come toca el suelo?',
+  tooDeep: 'Es más de un metro de compost. ¿Qué unidad? El campo está en {unit}.',
   whatIsEaten: '¿Qué se come de lo que crece ahí?',
   bedCrop:
     '{crop, select, touching {Toca el suelo} apart {No toca el suelo} other {No se come nada}}',

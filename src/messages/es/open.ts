@@ -19,7 +19,7 @@ export const esOpen = {
   bay: 'Cajón',
   aboutHowMuch: 'Cuánto, más o menos',
   leaveEmptyIfYouDo:
-    'Déjalo vacío si no sabes. Con menos de {system, select, us {una yarda cúbica} other {un metro cúbico}} una pila rara vez se mantiene caliente.',
+    'Déjalo vacío si no sabes. Con menos de {least} una pila rara vez se mantiene caliente.',
   whatShapeIsIt: '¿Qué forma tiene?',
   pile: 'Pila',
   windrow: 'Hilera',

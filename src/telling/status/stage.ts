@@ -8,7 +8,7 @@ import type { EndReason } from '@/core/log/entry';
 import { listText, soonText, tempBeside, tempText } from '@/core/quantity/format';
 import { END_WORDS } from '@/core/words/acts';
 import type { Locale } from '@/core/words/note';
-import { currentUnits, say } from '@/messages/say';
+import { say } from '@/messages/say';
 
 const STAGE_WORDS: Readonly<Record<StageCode, string>> = {
   get building() {
@@ -40,13 +40,9 @@ const STAGE_WORDS: Readonly<Record<StageCode, string>> = {
   },
 };
 
-/** Under the size below which hardly a pile stays hot, in the words of the system. */
-const smallText = (): string =>
-  currentUnits().system === 'us' ? say('advice.underACubicYard') : say('advice.underACubicMeter');
-
 const NO_TEST = {
   get small() {
-    return smallText();
+    return say('advice.underTheSizeThatStaysHot');
   },
   get 'size-unknown'() {
     return say('advice.ofUnknownSize');

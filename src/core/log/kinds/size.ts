@@ -1,6 +1,7 @@
 import { say } from '../../../messages/say';
 import { z } from 'zod';
 import { figureWithUnit, joinParts } from '../../quantity/format';
+import { SHAPES, SHAPE_WORDS } from '../../words/shape';
 import { MeasuresSchema } from '../shapes';
 import { describeKind } from './kind';
 import { Words, act } from './shared';
@@ -10,6 +11,7 @@ export const sizeKind = describeKind({
   schema: z
     .looseObject({
       measures: MeasuresSchema.optional(),
+      /** As what it was measured. */ shape: z.enum(SHAPES).optional(),
       volumeM3: z.number().positive().max(100_000).optional(),
       words: Words.optional(),
       ...act,
@@ -33,6 +35,7 @@ export const sizeKind = describeKind({
         [data.measures.lengthM, data.measures.widthM, data.measures.heightM]
           .map((m) => figureWithUnit('length', m))
           .join(' × '),
+      data.shape && SHAPE_WORDS[data.shape],
       data.volumeM3 !== undefined && figureWithUnit('volume', data.volumeM3),
       data.words,
     ),

@@ -22,6 +22,10 @@ export const pestsOf = (pests: (typeof LOOKS.pests)[number] | readonly Pest[]): 
   typeof pests !== 'string' ? pests : pests === 'none' ? [] : [pests];
 /** Why a heap or a place was left out of a round. */
 export const SKIPS = Object.keys(SKIP_WORDS) as [SkipReason, ...SkipReason[]];
+/** What whoever puts something in was asked, and said to know. */
+export const PUT_IN_DOUBTS = ['asked-first', 'ripening', 'more-than-left', 'no-room'] as const;
+export type PutInDoubt = (typeof PUT_IN_DOUBTS)[number];
+
 /** Where the library has rules of; another country: none of them. */
 export const COUNTRIES = [
   'United States',

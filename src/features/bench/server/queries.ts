@@ -1,25 +1,27 @@
 import { statusOfBatch } from '@/core/status/batch-status';
 import type { BatchSnapshot } from '@/core/snapshot/batch-snapshot';
 import { USUAL_BUCKET, USUAL_FLOW } from '@/core/snapshot/site-conditions';
-import { MIN_HOT_M3 } from '@/core/heap/size';
+import { systemOfSite } from '@/core/formats/batch-file-of';
+import { leastHotVolume } from '@/core/heap/size';
 import { positionText } from '@/core/words/position';
 import type { SiteState } from '@/core/log/fold';
 import { remainingOf } from '@/core/mix/build';
 import { contentsOf } from '@/core/mix/contents';
 import type { Locale } from '@/core/words/note';
 import { theDb } from '@/db/context';
+import type { Site } from '@/db/repositories/site';
 import { storeRepo } from '@/db/repositories/store';
 import { heapMixes, itemsOf, recipeViews, type BenchHeap, type BenchView } from '../view';
 
 /** Everything that the bench works with. @param heapId the heap in hand, if any */
 export async function benchView(
-  site: string,
+  site: Site,
   board: readonly BatchSnapshot[],
   heapId: string | null,
   { work, instruments }: SiteState,
   locale: Locale,
 ): Promise<BenchView> {
-  const store = await storeRepo(theDb()).state(site);
+  const store = await storeRepo(theDb()).state(site.id);
   const stems = [...instruments.values()].flatMap((i) =>
     i?.stemM !== undefined && i.out === undefined ? [i.stemM] : [],
   );
@@ -58,7 +60,7 @@ export async function benchView(
         heightM,
       })),
     hose: { flowLPerMin: work?.flowLPerMin ?? USUAL_FLOW, bucketL: work?.bucketL ?? USUAL_BUCKET },
-    leastM3: work?.leastM3 ?? MIN_HOT_M3,
+    leastM3: leastHotVolume(work?.leastM3, systemOfSite(site)),
     stemM: stems.length > 0 ? Math.max(...stems) : null,
   };
 }

@@ -34,6 +34,9 @@ import {
   type LotFormProps,
 } from './parts';
 
+/** Nobody spreads compost deeper: it was typed in another unit. */
+const DEEPEST_CM = 100;
+
 /** Area and depth of a bed, as litres: 1 m² at 1 cm is 10 L. */
 function useBed() {
   const [name, setName] = useTyped('bed', '');
@@ -44,6 +47,7 @@ function useBed() {
   const [eaten, setEaten] = useTyped<BedCrop | ''>('eaten', '');
   const [areaM2, depthCm] = [typedQuantity('area', area), typedQuantity('cm', depth)];
   const litres = areaM2 && depthCm ? litresOnBed(areaM2, depthCm / 100) : null;
+  const isDeep = typeof depthCm === 'number' && depthCm > DEEPEST_CM;
   const bed =
     name.trim() === ''
       ? null
@@ -57,7 +61,7 @@ function useBed() {
         };
   return {
     ...{ name, setName, area, setArea, depth, setDepth, crop, setCrop, family, setFamily },
-    ...{ eaten, setEaten, litres, bed },
+    ...{ eaten, setEaten, litres, bed, isDeep },
   };
 }
 
@@ -98,6 +102,7 @@ function BedFields({ bed, lot }: { bed: ReturnType<typeof useBed>; lot: LotFormP
         value={bed.depth}
         onChange={(e) => bed.setDepth(e.target.value)}
         hint={say('lots.usualDepth')}
+        problem={bed.isDeep ? say('lots.tooDeep', { unit: signOf('cm') }) : undefined}
       />
     </div>
   );
@@ -182,6 +187,7 @@ function useOut(lot: LotFormProps['lot']) {
   const needsParty = TO_SOMEBODY.has(way);
   const whereMissing = (): string | null => {
     if (way === 'bed' && !bed.bed) return say('lots.nameTheBed');
+    if (way === 'bed' && bed.isDeep) return say('lots.tooDeep', { unit: signOf('cm') });
     if (way === 'bed' && !lot.heated && bed.eaten === '') return say('lots.sayWhatIsEaten');
     if (offered.length > 0 && use === '') return say('lots.sayTheUse');
     return needsParty && party.trim() === '' ? say('lots.nameTheParty') : null;

@@ -1,5 +1,6 @@
 'use client';
-import { currentUnits, say } from '@/messages/say';
+import { say } from '@/messages/say';
+import { volumeText } from '@/core/quantity/format';
 import { libraryText } from '@/messages/library-text';
 import { figureWithUnit } from '@/core/quantity/format';
 import { signOf } from '@/core/quantity/typed-quantity';
@@ -90,7 +91,7 @@ export function SizeFields({ draft, reading, set }: Section) {
         value={draft.volume}
         onChange={(e) => set({ volume: e.target.value })}
         problem={reading.problems.volume}
-        hint={say('open.leaveEmptyIfYouDo', { system: currentUnits().system })}
+        hint={say('open.leaveEmptyIfYouDo', { least: volumeText(reading.leastHotM3) })}
       />
       <Choices
         label={say('open.whatShapeIsIt')}

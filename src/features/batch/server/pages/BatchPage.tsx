@@ -58,6 +58,7 @@ export async function BatchPage({ params }: { params: Promise<{ id: string }> })
     rules: rulesInForce(state.terms.at(-1)),
     onHold: snapshot.situation.stage.held !== null,
     shape: state.opened.shape ?? null,
+    leastHotM3: snapshot.situation.leastHotM3,
     danger: dangerText(snapshot, s.locale),
     tooWet: b.advice.water?.tooWet ? `${b.advice.water.heading}. ${b.advice.water.text}` : null,
     ...(built

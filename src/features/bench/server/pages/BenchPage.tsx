@@ -9,7 +9,7 @@ export async function BenchPage({
   searchParams: Promise<{ heap?: string; recipe?: string; lay?: string }>;
 }) {
   const [{ heap, recipe, lay }, s] = [await searchParams, await loadPageContext()];
-  const view = await benchView(s.site.id, s.board, heap ?? null, s.siteState, s.locale);
+  const view = await benchView(s.site, s.board, heap ?? null, s.siteState, s.locale);
   return (
     <PageShell s={s} place="bench" {...(heap ? { active: heap } : {})}>
       <Bench

@@ -3,6 +3,8 @@ import { localInput } from '@/core/quantity/calendar';
 import { RULE_LIBRARY } from '@/core/rules/library';
 import { sourceText } from '@/core/rules/text';
 import { ownRulesOf } from '@/core/formats/batch-file';
+import { systemOfSite } from '@/core/formats/batch-file-of';
+import { leastHotVolume } from '@/core/heap/size';
 import { countryOfSite } from '@/core/rules/country';
 import { templatesOf } from '@/core/advice/templates';
 import { earlierHeaps, proposal } from '../../proposal';
@@ -34,6 +36,7 @@ export async function OpenPage({ searchParams }: { searchParams: Promise<{ for?:
     <PageShell s={s} place="open">
       <DraftScope name="open">
         <OpenForm
+          leastHotM3={leastHotVolume(s.siteState.work?.leastM3, systemOfSite(s.site))}
           country={countryOfSite(s.siteState.country, s.site.timeZone)}
           site={site}
           proposed={proposal(s.board)}

@@ -2,6 +2,8 @@ import { parseBatchId } from '@/core/log/ids';
 import { METHODS } from '@/core/evidence/types';
 import { localInput } from '@/core/quantity/calendar';
 import { RULE_LIBRARY } from '@/core/rules/library';
+import { systemOfSite } from '@/core/formats/batch-file-of';
+import { leastHotVolume } from '@/core/heap/size';
 import { countryOfSite } from '@/core/rules/country';
 import { templatesOf } from '@/core/advice/templates';
 import { DraftScope } from '@/ui/draft';
@@ -32,6 +34,7 @@ function draftAsked({ method, inputs }: Asked): Partial<OpenDraft> {
 function openContextOf(s: PageContext): OpenContext {
   const terms = s.siteState.terms.at(-1);
   return {
+    leastHotM3: leastHotVolume(s.siteState.work?.leastM3, systemOfSite(s.site)),
     country: countryOfSite(s.siteState.country, s.site.timeZone),
     unit: s.unit,
     codes: s.board.map((d) => d.code.toUpperCase()),
