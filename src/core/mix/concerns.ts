@@ -5,7 +5,7 @@ import type { Load, Material, Risk } from '../log/store-shapes';
  * What came in with a load and limits what compost of it may be used for, whatever heat it had. It goes along with every part of
  * the load, into batches and lots.
  */
-export const CONCERNS = [
+const CONCERNS = [
   'sludge',
   'by-product',
   'sprayed',
@@ -34,7 +34,7 @@ export type LoadFacts = {
 };
 
 /** Compost from elsewhere that came without papers: nobody here knows what it was made of, or how hot it was. */
-export const isOfUnknownOrigin = ({ load, material }: LoadFacts): boolean =>
+const isOfUnknownOrigin = ({ load, material }: LoadFacts): boolean =>
   material.role === 'finished' && load.certificate === undefined;
 
 /** Live seeds or roots in a load; null: nobody knows. What the load says goes before what its material may bring in. */
