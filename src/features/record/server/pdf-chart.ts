@@ -19,15 +19,23 @@ function pieces(samples: readonly Sample[], maxGapMs: number): Sample[][] {
   return out;
 }
 
+const [AXES, PLOT, BELOW, BAR] = [26, 178, 26, 14];
+const LEGEND = 24;
+/** The height that a chart takes, with the words under it. */
+export const chartHeight = ({ bars }: Pick<ChartView, 'bars'>): number =>
+  PLOT + BELOW + bars.length * BAR + LEGEND;
+
 /** The heat chart of the record: the same data as on the heap's page, in black on white. */
 export function drawChart(
   doc: Doc,
   chart: ChartView,
   { x: left, y: top, w }: { x: number; y: number; w: number },
 ): void {
-  const plot = { left: left + 64, right: left + w - 4, top: top + 26, bottom: top + 178 };
+  const plot = { left: left + 64, right: left + w - 4, top: top + AXES, bottom: top + PLOT };
   const values = [...chart.rounds, ...chart.others.flat()].map((s) => s.c);
-  const x = scaleTime().domain([chart.from, chart.to]).range([plot.left, plot.right]);
+  // What lies before or after the drawing, or goes on for ever, ends at its edge.
+  const x = scaleTime().domain([chart.from, chart.to]).range([plot.left, plot.right]).clamp(true);
+  const isWithin = ({ at }: Sample): boolean => at >= chart.from && at <= chart.to;
   const y = scaleLinear()
     .domain([Math.min(5, ...values), Math.max(80, ...values)])
     .range([plot.bottom, plot.top]);
@@ -43,7 +51,7 @@ export function drawChart(
       .text(words, at, row, { lineBreak: false, ...options });
   };
   const line = (samples: readonly Sample[], width: number, color: string): void => {
-    for (const piece of pieces(samples, chart.maxGapMs)) {
+    for (const piece of pieces(samples.filter(isWithin), chart.maxGapMs)) {
       piece.forEach((s, i) =>
         i === 0 ? doc.moveTo(x(s.at), y(s.c)) : doc.lineTo(x(s.at), y(s.c)),
       );
@@ -91,11 +99,11 @@ export function drawChart(
     .strokeColor(INK)
     .stroke();
   chart.bars.forEach((bar, i) => {
-    const row = plot.bottom + 20 + i * 14;
+    const row = plot.bottom + 20 + i * BAR;
     text(bar.name, left, row + 1, { width: 400 });
     for (const s of bar.spans) {
       const box: [number, number, number, number] = [
-        Math.max(x(s.from), plot.left),
+        x(s.from),
         row,
         Math.max(0.7, x(s.to) - x(s.from)),
         8,
@@ -116,7 +124,7 @@ export function drawChart(
   });
   doc.restore();
   doc.x = left;
-  doc.y = plot.bottom + 26 + chart.bars.length * 14;
+  doc.y = plot.bottom + BELOW + chart.bars.length * BAR;
   face(doc, '', 'text', 7.5)
     .fillColor(DIM)
     .text(say('record.heavyLineWhatCheckJudged'), left, doc.y, { width: w });

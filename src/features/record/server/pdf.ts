@@ -1,7 +1,7 @@
 import { currentLanguage, say } from '@/messages/say';
 import PDFDocument from 'pdfkit';
 import { questionParts, type LogEnd, type RecordDoc, type Table } from '../view';
-import { drawChart } from './pdf-chart';
+import { chartHeight, drawChart } from './pdf-chart';
 import { face, NO_FIRST_FONT, registerFonts, type Doc, type Face } from '@/platform/pdf-face';
 import { itemAt } from '@/core/quantity/present';
 import { drawCode } from '@/platform/qr-code';
@@ -84,9 +84,11 @@ function rule(
   doc.endMarkedContent();
 }
 
+/** What a heading takes, with a line of what stands under it. */
+const HEADING = 60;
 function heading(pen: Pen, text: string): void {
   const { doc } = pen;
-  room(doc, 60);
+  room(doc, HEADING);
   doc.y += 9;
   rule(doc, 1, INK);
   doc.y += 5;
@@ -112,17 +114,56 @@ function list(pen: Pen, items: readonly string[], size = 9): void {
   });
 }
 
+/** Between two columns, points. */
+const GUTTER = 6;
+const TABLE_SIZE = 8;
+/** The widest word of a column: a figure or a name is not broken in two. */
+const widestWord = (doc: Doc, cells: readonly string[], which: Face): number =>
+  Math.max(
+    0,
+    ...cells.flatMap((cell) =>
+      cell.split(/\s+/).map((word) => face(doc, word, which, TABLE_SIZE).widthOfString(word)),
+    ),
+  ) + GUTTER;
+
+/** Widths of columns by their shares, none narrower than its widest word; what that takes, the wider ones give. */
+function columnWidths(
+  doc: Doc,
+  [head = [], ...rows]: readonly (readonly string[])[],
+  shares: readonly number[],
+): number[] {
+  // A hash or an address is wider than any column: it is broken.
+  const most = width(doc) / 3;
+  const least = shares.map((_, i) =>
+    Math.min(
+      most,
+      Math.max(
+        widestWord(doc, [head[i] ?? ''], 'bold'),
+        widestWord(doc, [...new Set(rows.map((r) => r[i] ?? ''))], 'text'),
+      ),
+    ),
+  );
+  const total = shares.reduce((a, b) => a + b, 0);
+  const wanted = shares.map((s, i) => Math.max(itemAt(least, i), (width(doc) * s) / total));
+  const over = wanted.reduce((a, b) => a + b, 0) - width(doc);
+  const spare = wanted.map((w, i) => Math.max(0, w - itemAt(least, i)));
+  const inAll = spare.reduce((a, b) => a + b, 0);
+  const given = inAll > 0 ? Math.min(1, Math.max(0, over) / inAll) : 0;
+  return wanted.map((w, i) => w - itemAt(spare, i) * given);
+}
+
 function tableOf(pen: Pen, { head, rows, none, more }: Table, shares: readonly number[]): void {
   if (rows.length === 0) {
     para(pen, none, { color: DIM });
     return;
   }
   const { doc } = pen;
-  const total = shares.reduce((a, b) => a + b, 0);
-  const widths = shares.map((s) => (width(doc) * s) / total);
+  const widths = columnWidths(doc, [head, ...rows], shares);
   const line = (table: Pen, cells: readonly string[], which: Face): void => {
     const heights = cells.map((c, i) =>
-      face(doc, c, which, 8).heightOfString(c || ' ', { width: itemAt(widths, i) - 6 }),
+      face(doc, c, which, TABLE_SIZE).heightOfString(c || ' ', {
+        width: itemAt(widths, i) - GUTTER,
+      }),
     );
     const height = Math.max(...heights) + 4;
     if (doc.y + height > bottom(doc)) {
@@ -134,9 +175,9 @@ function tableOf(pen: Pen, { head, rows, none, more }: Table, shares: readonly n
       let x = MARGIN.left;
       cells.forEach((c, i) => {
         tagged(row, which === 'bold' ? 'TH' : 'TD', () =>
-          face(doc, c, which, 8)
+          face(doc, c, which, TABLE_SIZE)
             .fillColor(INK)
-            .text(c, x, y + 2, { width: itemAt(widths, i) - 6 }),
+            .text(c, x, y + 2, { width: itemAt(widths, i) - GUTTER }),
         );
         x += itemAt(widths, i);
       });
@@ -316,8 +357,8 @@ export function recordPdf({ record, paper, file }: RecordToPrint): Promise<Uint8
   heading(pen, say('record.dataQuality'));
   list(pen, record.quality);
   if (record.chart) {
+    room(doc, HEADING + chartHeight(record.chart));
     heading(pen, say('record.temperaturesEveryCheckSinceWas'));
-    room(doc, 230);
     tagged(
       pen,
       'Figure',
