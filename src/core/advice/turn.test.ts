@@ -282,3 +282,40 @@ describe('whether to turn', () => {
     );
   });
 });
+
+describe('a fall', () => {
+  const decline = (c: Change) => advise(c).voices.find((v) => v.strategy === 'decline')!;
+  const f = (x: number): number => ((x - 32) * 5) / 9;
+  const weekly = [150, 149, 148, 138].map((x, i) => heat((3 - i) * 7 * 24 + 2, f(x), f(x)));
+
+  test('is read over the last four checks, a week apart: 150, 149, 148, 138 °F', () =>
+    expect(decline({ rounds: weekly, builtAt: ago(40 * 24) })).toMatchObject({
+      says: 'now',
+      because: { code: 'FALLING', rounds: 4 },
+    }));
+  test('is none where a check between them rose, or where it is within the scatter of a thermometer', () => {
+    const risen = [150, 149, 152, 138].map((x, i) => heat((3 - i) * 7 * 24 + 2, f(x), f(x)));
+    expect(decline({ rounds: risen, builtAt: ago(40 * 24) }).says).not.toBe('now');
+    const scatter = [150, 149, 149, 148].map((x, i) => heat((3 - i) * 7 * 24 + 2, f(x), f(x)));
+    expect(decline({ rounds: scatter, builtAt: ago(40 * 24) }).says).not.toBe('now');
+  });
+  test('is none that cold water made: what was read within half a day of it is left out', () => {
+    const cooled = [...flat(60).slice(0, -1), heat(1, 50, 55)];
+    const watered = [{ at: ago(2), litres: 80 }];
+    const before = { rounds: [...flat(60).slice(0, -1)] };
+    expect(decline({ rounds: cooled, watered }).because).toEqual(decline(before).because);
+  });
+});
+
+describe('the highest that was read', () => {
+  const peakOf = (hours: readonly number[]) =>
+    advise({
+      template: template('by-heat'),
+      builtAt: ago(20 * 24),
+      rounds: hours.map((h, i) => heat(h, 60, i === 1 ? 70 : 60)),
+    }).voices.find((v) => v.strategy === 'peak')!.because;
+  test('is a peak only where it was read about then', () => {
+    expect(peakOf([100, 76, 52, 28])).toMatchObject({ code: 'PEAKED', isPeak: true });
+    expect(peakOf([400, 220, 100, 28])).toMatchObject({ code: 'PEAKED', isPeak: false });
+  });
+});

@@ -38,6 +38,7 @@ export type TurnSituation = {
   readonly turns: readonly Instant[];
   /** The last rounds, by time. */
   readonly rounds: readonly RoundHeat[];
+  /** When water was poured in. */ readonly watered: readonly { readonly at: Instant }[];
   readonly proof: ProofState;
   /** When its bay is wanted for another heap. */
   readonly bayNeededBy: Instant | null;
@@ -54,6 +55,8 @@ export type TurnReason =
   | { readonly code: 'WORKED_OUT'; readonly activeDays: number; readonly since: Instant }
   | {
       readonly code: 'PEAKED';
+      /** Whether it was read often enough about then to call that its peak, and not the highest that was seen. */
+      readonly isPeak: boolean;
       readonly highestC: number;
       readonly at: Instant;
       readonly nowC: number;
@@ -172,7 +175,43 @@ const HOT_EDGE_C = 50;
 /** A run about to fall out of its heat is turned so long before it does. */
 const BEFORE_FLOOR_MS = 12 * MS.hour;
 
+/** A fall is read over the last checks since the turning, however far apart they are (common practice). */
+const FALL_CHECKS = 4;
+/** Over them it fell by more than a thermometer scatters, K. */
+const FALL_K = 3;
+/** Cold water cools what it runs through: checks so soon after it say nothing of where the heap is heading (common practice). */
+const WATER_COOLS_MS = 12 * MS.hour;
+
+/** Checks that no watering had just cooled. The list itself where there are none. */
+function withoutWatered(
+  rounds: readonly RoundHeat[],
+  watered: TurnSituation['watered'],
+): readonly RoundHeat[] {
+  const isCooled = (r: RoundHeat): boolean =>
+    watered.some((w) => r.at >= w.at && r.at < w.at + WATER_COOLS_MS);
+  return rounds.some(isCooled) ? rounds.filter((r) => !isCooled(r)) : rounds;
+}
+
+/** A steady fall over the last checks since the turning; null: it rose between two of them, fell too little, or was read too seldom. */
+function fallOf({ steady, since, lastTurn }: TurnInputs): Trend | null {
+  const from = lastTurn === null ? since : lastTurn + REBOUND_MS;
+  const checks = steady.filter((r) => r.at >= from).slice(-FALL_CHECKS);
+  const [first, last] = [checks[0], checks.at(-1)];
+  if (!first || !last || checks.length < FALL_CHECKS) return null;
+  const falls = checks.every((r, i) => i === 0 || r.valueC <= (checks[i - 1]?.valueC ?? Infinity));
+  const days = (last.at - first.at) / MS.day;
+  if (!falls || days < 1 || first.valueC - last.valueC < FALL_K) return null;
+  return {
+    perDay: (last.valueC - first.valueC) / days,
+    rounds: checks.length,
+    from: first.at,
+    to: last.at,
+    nowC: last.valueC,
+  };
+}
+
 type TurnInputs = TurnSituation & {
+  /** Rounds that no watering had just cooled. */ readonly steady: readonly RoundHeat[];
   readonly last: RoundHeat | null;
   readonly lastTurn: Instant | null;
   readonly since: Instant;
@@ -209,6 +248,13 @@ const few = (school: TurnStrategy, { rounds, since }: TurnInputs): StrategyOpini
   because: { code: 'TOO_FEW_ROUNDS', rounds: rounds.filter((r) => r.at >= since).length, since },
 });
 
+/** Whether the checks beside one lie no further from it than the gap. */
+function isReadAround(rounds: readonly RoundHeat[], top: RoundHeat, gapMs: number): boolean {
+  const i = rounds.indexOf(top);
+  const beside = [rounds[i - 1], rounds[i + 1]].filter((r) => r !== undefined);
+  return beside.every((r) => Math.abs(r.at - top.at) <= gapMs);
+}
+
 function peak(inputs: TurnInputs): StrategyOpinion {
   const { rounds, since, last, trend } = inputs;
   const risen = rounds.filter(
@@ -225,7 +271,10 @@ function peak(inputs: TurnInputs): StrategyOpinion {
       strategy: 'peak',
       says: 'now',
       at: last.at,
-      because: { code: 'PEAKED', highestC: top.peakC, at: top.at, nowC: last.peakC },
+      because: {
+        ...{ code: 'PEAKED', highestC: top.peakC, at: top.at, nowC: last.peakC },
+        isPeak: isReadAround(risen, top, hoursToMs(inputs.proof.maxGapHours)),
+      },
     };
   return {
     strategy: 'peak',
@@ -244,10 +293,11 @@ function peak(inputs: TurnInputs): StrategyOpinion {
 }
 
 function decline(inputs: TurnInputs): StrategyOpinion {
-  const { trend } = inputs;
+  const fall = fallOf(inputs);
+  const trend = fall ?? inputs.trend;
   if (!trend) return few('decline', inputs);
   const facts = { perDay: trend.perDay, nowC: trend.nowC, rounds: trend.rounds, from: trend.from };
-  return trend.perDay <= -FALLS_K && trend.nowC >= 40
+  return (fall !== null || trend.perDay <= -FALLS_K) && trend.nowC >= 40
     ? { strategy: 'decline', says: 'now', at: trend.to, because: { code: 'FALLING', ...facts } }
     : { strategy: 'decline', says: 'wait', at: null, because: { code: 'STEADY', ...facts } };
 }
@@ -401,14 +451,16 @@ export function turnAdvice(s: TurnSituation): TurnAdvice {
   const known = s.rounds.every((r) => r.at <= s.now)
     ? s.rounds
     : s.rounds.filter((r) => r.at <= s.now);
+  const steady = withoutWatered(known, s.watered);
   const inputs: TurnInputs = {
     ...s,
+    steady,
     turns: past,
     rounds: known,
     last: known.at(-1) ?? null,
     lastTurn,
     since: lastTurn ?? s.builtAt ?? s.now,
-    trend: trendOf(known, past, s.now),
+    trend: trendOf(steady, past, s.now),
     missingHours: Math.max(0, s.proof.requiredHours - s.proof.creditedHours),
   };
   const opinions = ALL.map((school) => SCHOOLS[school](inputs));

@@ -92,7 +92,8 @@ export const enAdvice = {
     'By the calendar, turned every {days, plural, one {day} other {# days}}; last turned {since}.',
   itsMethodTurnsForDay:
     'Its method turns it for {activeDays, plural, one {# day} other {# days}}; that ended {since}.',
-  peakedAtOnAtLast: 'Peaked at {highestC} on {at}; {nowC} at the last check.',
+  peakedAtOnAtLast:
+    '{how, select, peak {Peaked at {highestC} on {at}} other {Highest seen: {highestC} on {at}}}; {nowC} at the last check.',
   fallingDayOverLastCheck:
     'Falling {perDay} a day over the last {rounds, plural, one {# check} other {# checks}}.',
   stillRisingDayOverLast:

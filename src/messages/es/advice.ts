@@ -93,7 +93,8 @@ export const esAdvice = {
     'Por calendario, se voltea cada {days, plural, one {día} other {# días}}; último volteo {since}.',
   itsMethodTurnsForDay:
     'Su método lo voltea durante {activeDays, plural, one {# día} other {# días}}; eso terminó {since}.',
-  peakedAtOnAtLast: 'Llegó a su pico de {highestC} el {at}; {nowC} en la última toma.',
+  peakedAtOnAtLast:
+    '{how, select, peak {Llegó a su pico de {highestC} el {at}} other {Lo más alto visto: {highestC} el {at}}}; {nowC} en la última toma.',
   fallingDayOverLastCheck:
     'Baja {perDay} al día en {rounds, plural, one {la última toma} other {las últimas # tomas}}.',
   stillRisingDayOverLast:

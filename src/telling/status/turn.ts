@@ -61,6 +61,7 @@ export function reasonText(r: TurnReason, { timeZone, now, unit }: Locale): stri
       });
     case 'PEAKED':
       return say('advice.peakedAtOnAtLast', {
+        how: r.isPeak ? 'peak' : 'other',
         at: at(r.at),
         highestC: temp(r.highestC),
         nowC: temp(r.nowC),
