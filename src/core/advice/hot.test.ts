@@ -139,3 +139,25 @@ describe('too hot', () => {
     );
   });
 });
+
+describe('on its way up', () => {
+  const up = (perDay: number, now = 68.9) =>
+    [49, 25, 1].map((h) => heat(h, 60, now - (perDay * (h - 1)) / 24));
+  test('156 °F and rising 5.6 °F a day is said before it is too hot, and read again sooner', () => {
+    const rounds = up(3.1);
+    const advice = hotAdvice(at({ rounds, volumeM3: 8, dry: true }))!;
+    expect(advice).toMatchObject({ level: 'warn', choices: ['split', 'wet', 'look-again'] });
+    expect(advice.rising!.perDay).toBeCloseTo(3.1, 1);
+    expect(advice.followUpAt - advice.at).toBeLessThan(12 * HOUR);
+    expect(words({ rounds }).why).toMatch(/rising 3\.1 °C a day: at that it passes 70 °C about/);
+  });
+  test('so is one that is still below the limit to watch, and will pass the limit to act within a day', () =>
+    expect(hotAdvice(at({ rounds: up(8, 63) }))).toMatchObject({ level: 'warn' }));
+  test('nothing is said of one that will not get there, that falls, or that was read but once', () => {
+    expect(hotAdvice(at({ rounds: up(3, 60) }))).toBeNull();
+    expect(hotAdvice(at({ rounds: up(-3, 62) }))).toBeNull();
+    expect(hotAdvice(at({ rounds: [heat(1, 60, 64)] }))).toBeNull();
+    // Before its turning it was another heap.
+    expect(hotAdvice(at({ rounds: up(8, 63), lastTurn: ago(2) }))).toBeNull();
+  });
+});

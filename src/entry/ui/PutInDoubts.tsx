@@ -17,27 +17,28 @@ type Source = {
 };
 type Line = { readonly source: Source; readonly amount: Amount };
 
+function moreThanLeftText({ name, left }: Source): string {
+  const litres = left?.litres ?? null;
+  return say('entry.putInMoreThanLeft', {
+    name,
+    left: litres === null ? '' : litresText(litres),
+    isKnown: litres === null ? 'no' : 'yes',
+  });
+}
+
+/** What is asked about one source; of what is about all together there is none. */
+function sourceText(code: PutInDoubt, source: Source): string {
+  const { name, answer, ripening } = source;
+  if (code === 'asked-first') return say('entry.putInAsked', { name, answer: answer ?? '' });
+  if (code === 'ripening') return say('entry.putInRipening', { name, ripening: ripening ?? '' });
+  return moreThanLeftText(source);
+}
+
 function doubtText({ code, key }: FoundDoubt, lines: readonly Line[], room: Room | null): string {
   const source = lines.find((l) => l.source.key === key)?.source;
-  switch (code) {
-    case 'asked-first':
-      return say('entry.putInAsked', { name: source?.name ?? '', answer: source?.answer ?? '' });
-    case 'ripening':
-      return say('entry.putInRipening', {
-        name: source?.name ?? '',
-        ripening: source?.ripening ?? '',
-      });
-    case 'more-than-left': {
-      const litres = source?.left?.litres ?? null;
-      return say('entry.putInMoreThanLeft', {
-        name: source?.name ?? '',
-        left: litres === null ? '' : litresText(litres),
-        isKnown: litres === null ? 'no' : 'yes',
-      });
-    }
-    case 'no-room':
-      return say('entry.putInNoRoom', { litres: litresText(room?.litres ?? 0) });
-  }
+  return source
+    ? sourceText(code, source)
+    : say('entry.putInNoRoom', { litres: litresText(room?.litres ?? 0) });
 }
 
 /** What is asked before something is put in, all at once: whether it is answered, and what the entry says of it. */

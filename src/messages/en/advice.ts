@@ -167,6 +167,8 @@ export const enAdvice = {
   coolItDown: 'Cool it down',
   watchItsTemperature: 'Watch its temperature',
   andSomebodySmelledBurningOr: '{read}, and somebody smelled burning or took it for a fire.',
+  risingToTheLimit:
+    '{read}, rising {perDay} a day: at that it passes {actC} about {at}. Do a squeeze test: a pile that is too dry or too big gets too hot.',
   fromHeatBeginsHarmComposting: '{read}. From {limitC} the heat begins to harm the composting.',
   atMoreCanKeepHeating:
     '{read}. At {limitC} and more it can keep heating by itself, even without air.',

@@ -168,6 +168,8 @@ export const esAdvice = {
   coolItDown: 'Enfriarlo',
   watchItsTemperature: 'Vigilar su temperatura',
   andSomebodySmelledBurningOr: '{read}, y alguien olió a quemado o creyó que era fuego.',
+  risingToTheLimit:
+    '{read}, sube {perDay} al día: así pasa de {actC} hacia {at}. Haz la prueba de apretón: una pila muy seca o muy grande se calienta demasiado.',
   fromHeatBeginsHarmComposting: '{read}. Desde {limitC} el calor empieza a dañar el proceso.',
   atMoreCanKeepHeating: '{read}. A {limitC} o más puede seguir calentándose solo, aun sin aire.',
   aboveHeatKillsLifeMakes: '{read}. Sobre {limitC} el calor mata la vida que hace el compost.',

@@ -4,6 +4,7 @@ import { MS } from '@/core/quantity/instant';
 import { CAUTION } from '@/core/words/caution';
 import type { Locale } from '@/core/words/note';
 import { say } from '@/messages/say';
+import { gradientText } from './parts';
 
 const CHOICE_WORDS: Readonly<Record<HotChoice, string>> = {
   get turn() {
@@ -60,6 +61,21 @@ export type HotWords = {
   readonly escalate: string | null;
 };
 
+/** Why a heap is watched that is not too hot yet. @param read how hot it was, and when */
+const warnText = (
+  { rising, limitC }: HotAdvice,
+  read: string,
+  { timeZone, now, unit }: Locale,
+): string =>
+  rising
+    ? say('advice.risingToTheLimit', {
+        read,
+        perDay: gradientText(rising.perDay, unit),
+        actC: tempText(rising.actC, unit),
+        at: soonText(timeZone, rising.reachesAt, now),
+      })
+    : say('advice.fromHeatBeginsHarmComposting', { read, limitC: tempText(limitC, unit) });
+
 /** Heading, reason and choices for a heap that is too hot. */
 export function hotWords(h: HotAdvice, { timeZone, now, unit }: Locale): HotWords {
   const read =
@@ -89,7 +105,7 @@ export function hotWords(h: HotAdvice, { timeZone, now, unit }: Locale): HotWord
       h.burnt && h.level === 'danger'
         ? say('advice.andSomebodySmelledBurningOr', { read })
         : h.level === 'warn'
-          ? say('advice.fromHeatBeginsHarmComposting', { read, limitC: tempText(h.limitC, unit) })
+          ? warnText(h, read, { timeZone, now, unit })
           : answered
             ? `${read}.${answered}`
             : h.level === 'danger'

@@ -89,8 +89,7 @@ export function DeviceBar({
       )}
       {signedOut && whenOut}
       {isOld && <b>{say('frame.oldPage', { age: durationText(keptHours) })}</b>}
-      {!online && <b>{say('frame.noSignal')}</b>}
-      {!online && <AsOf at={madeAt} />}
+      {!online && <NoSignal madeAt={madeAt} />}
       {waiting > 0 && (
         <span>
           {say('frame.entryEntriesWaitingSendAndwill', {
@@ -181,6 +180,13 @@ function useWitness(site: string, head: string): readonly [LogSeen, () => void] 
   }, [site]);
   return [seen, readOfRestore];
 }
+
+const NoSignal = ({ madeAt }: { madeAt: number }) => (
+  <>
+    <b>{say('frame.noSignal')}</b>
+    <AsOf at={madeAt} />
+  </>
+);
 
 /** When the page was made: without a signal it may be of yesterday. */
 function AsOf({ at }: { at: number }) {

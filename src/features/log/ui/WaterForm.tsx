@@ -12,9 +12,48 @@ import { DangerFirst, KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/par
 import { useEntry, useEntryPreview } from '@/entry/ui/useEntry';
 import { type SeedAnswer, seedsOf, SeedChoice } from './SeedChoice';
 
+type Clean = 'clean' | 'unclean' | '';
+/** Whether the water may carry something. */
+const CleanChoice = ({ value, onChange }: { value: Clean; onChange: (value: Clean) => void }) => (
+  <Choices
+    label={say('log.whatWater')}
+    value={value}
+    onChange={onChange}
+    options={[
+      { value: 'clean', label: say('log.clean'), hint: say('log.tapRainBarrelWithLid') },
+      {
+        value: 'unclean',
+        label: say('log.notCleanOrIDont'),
+        hint: say('log.pondLeachateRinseWater'),
+      },
+    ]}
+  />
+);
+
+/** What speaks against water, to be ticked by whoever pours it all the same. */
+const TooWetTick = ({
+  tooWet,
+  known,
+  onKnown,
+}: {
+  tooWet: string | null | undefined;
+  known: boolean;
+  onKnown: (known: boolean) => void;
+}) =>
+  tooWet && (
+    <ConfirmBox
+      legend={say('log.beforeYouSave')}
+      text={tooWet}
+      confirm={say('log.iKnowThat')}
+      checked={known}
+      onChange={onKnown}
+      testId="too-wet"
+    />
+  );
+
 export function WaterForm({ heap, onDone }: FormProps) {
   const entry = useEntry('water', heap, onDone);
-  const [clean, setClean] = useTyped<'clean' | 'unclean' | ''>('clean', '');
+  const [clean, setClean] = useTyped<Clean>('clean', '');
   const [litres, setLitres] = useTyped('litres', '');
   const [known, setKnown] = useState(false);
   const [seeds, setSeeds] = useTyped<SeedAnswer>('seeds', '');
@@ -32,19 +71,7 @@ export function WaterForm({ heap, onDone }: FormProps) {
   return (
     <>
       <DangerFirst heap={heap} />
-      <Choices
-        label={say('log.whatWater')}
-        value={clean}
-        onChange={setClean}
-        options={[
-          { value: 'clean', label: say('log.clean'), hint: say('log.tapRainBarrelWithLid') },
-          {
-            value: 'unclean',
-            label: say('log.notCleanOrIDont'),
-            hint: say('log.pondLeachateRinseWater'),
-          },
-        ]}
-      />
+      <CleanChoice value={clean} onChange={setClean} />
       {clean === 'unclean' && <SeedChoice value={seeds} onChange={setSeeds} />}
       <Field
         label={say('log.howMuch')}
@@ -58,16 +85,7 @@ export function WaterForm({ heap, onDone }: FormProps) {
       <WhenAndWho entry={entry} heap={heap} />
       {clean === 'unclean' && <p className="caution">{CAUTION.raw}</p>}
       {data && !problem && <Effects preview={preview} />}
-      {heap.tooWet && (
-        <ConfirmBox
-          legend={say('log.beforeYouSave')}
-          text={heap.tooWet}
-          confirm={say('log.iKnowThat')}
-          checked={known}
-          onChange={setKnown}
-          testId="too-wet"
-        />
-      )}
+      <TooWetTick tooWet={heap.tooWet} known={known} onKnown={setKnown} />
       <KeepBar
         entry={entry}
         label={say('log.saveThisWatering')}

@@ -1,6 +1,6 @@
 import { say } from '@/messages/say';
 import { libraryText } from '@/messages/library-text';
-import { parseBatchId } from '@/core/log/ids';
+import { parseBatchId, type BatchId } from '@/core/log/ids';
 import { ownRulesOf } from '@/core/formats/batch-file';
 import type { Terms } from '@/core/log/fold';
 import { findRule } from '@/core/rules/library';
@@ -8,6 +8,7 @@ import { notFound } from 'next/navigation';
 import { localInput } from '@/core/quantity/calendar';
 import { templatesOf } from '@/core/advice/templates';
 import { buildingOf } from '@/features/build/server/queries';
+import type { BuildView } from '@/features/build/view';
 import { FeedstockAddedList } from '@/features/build/ui/FeedstockAddedList';
 import { kinOf } from '../../kin';
 import { batchScreen } from '../queries';
@@ -19,13 +20,14 @@ import { dangerText } from '@/features/log/danger';
 import { FIRST_LINES } from '@/features/log/view';
 import { LogList } from '@/features/log/ui/LogList';
 import { loadBatchConcerns } from '@/entry/server/batch-concerns';
+import type { HeapRef } from '@/entry/ui/useEntry';
 import { Concerns } from '@/ui/Concerns';
 import { placedHeaps } from '@/entry/placed';
 import { logLines } from '@/features/log/view';
 import { loadOpenAbout } from '@/features/questions/server/queries';
 import { OpenQuestions } from '@/features/questions/ui/OpenQuestions';
 import { PageShell } from '@/features/frame/server/PageShell';
-import { loadPageContext } from '@/features/frame/server/queries';
+import { loadPageContext, type PageContext } from '@/features/frame/server/queries';
 
 /** A round this fresh was read before the turning that is being logged. */
 const READ_LATELY_MS = 43_200_000;
@@ -37,17 +39,17 @@ const rulesInForce = (terms: Terms | undefined) =>
     return rule ? [{ title: libraryText(rule.title), rule }] : [];
   });
 
-export async function BatchPage({ params }: { params: Promise<{ id: string }> }) {
-  const [{ id: asked }, s] = [await params, await loadPageContext()];
-  const id = parseBatchId(asked);
-  if (id === null) notFound();
-  const b = await batchScreen(id, s.site, s.board, s.locale);
-  if (!b) notFound();
-  const { state, digest: snapshot, ...shown } = b;
-  const built = await buildingOf(id, s.site.id, s.board, s.locale);
-  const heap = {
-    id,
-    name: b.name,
+type Shown = NonNullable<Awaited<ReturnType<typeof batchScreen>>>;
+/** What the forms of its log bar need to know of a batch. */
+function heapRefOf(
+  s: PageContext,
+  { name, state, digest: snapshot, advice }: Shown,
+  built: BuildView | null,
+): HeapRef & { readonly id: BatchId } {
+  const { water } = advice;
+  return {
+    id: state.id,
+    name,
     by: s.prefs.by,
     nowLocal: localInput(s.site.timeZone, s.now),
     unit: s.unit,
@@ -60,11 +62,22 @@ export async function BatchPage({ params }: { params: Promise<{ id: string }> })
     shape: state.opened.shape ?? null,
     leastHotM3: snapshot.situation.leastHotM3,
     danger: dangerText(snapshot, s.locale),
-    tooWet: b.advice.water?.tooWet ? `${b.advice.water.heading}. ${b.advice.water.text}` : null,
+    tooWet: water?.tooWet ? `${water.heading}. ${water.text}` : null,
     ...(built
       ? { store: { sources: built.sources, measures: built.measures, room: built.room } }
       : {}),
   };
+}
+
+export async function BatchPage({ params }: { params: Promise<{ id: string }> }) {
+  const [{ id: asked }, s] = [await params, await loadPageContext()];
+  const id = parseBatchId(asked);
+  if (id === null) notFound();
+  const b = await batchScreen(id, s.site, s.board, s.locale);
+  if (!b) notFound();
+  const { state, digest: _snapshot, ...shown } = b;
+  const built = await buildingOf(id, s.site.id, s.board, s.locale);
+  const heap = heapRefOf(s, b, built);
   const concerns = await loadBatchConcerns(s, id);
   const version = `${s.asOf} ${s.unit}`;
   const { task, next } = b.advice;
