@@ -124,7 +124,12 @@ test('a heap that overheats: danger first, choices with their cautions, turned, 
     '[data-testid=danger]',
     /73 °C inside[^]*Take temperatures, then turn it\.[^]*Split it into two[^]*have water running[^]*Read it again by/,
   );
-  await waitText(page, '[data-testid=course]', /too hot\. .* is expected of this method on day 6/);
+  // Six days and some hours lie behind it: by the calendar that is six days or seven, as the clock stands.
+  await waitText(
+    page,
+    '[data-testid=course]',
+    /too hot\. .* is expected of this method on day [67]/,
+  );
   expect(await axe(page)).toEqual([]);
 
   await page.keyboard.press('t');

@@ -62,7 +62,7 @@ test('a batch that met its rule is moved to cure in one act, and ends there', as
   await fill(page, 'Who', 'Mo');
   await pressKey(page, '[role=dialog]');
   await gone(page);
-  await waitText(page, 'main', /C2[\s\S]*1,900 L[\s\S]*never heated: none/);
+  await waitText(page, 'main', /C2[\s\S]*1,900 L[\s\S]*All of it was heated/);
   expect((await textOf(page, 'aside')).includes('Avocet')).toBe(false);
   await open(page, `${app.base}/`);
   await waitText(page, 'main', /C2|C1, the long pile/);
@@ -345,7 +345,7 @@ test('a public page is off until it is switched on; its label opens it, and it n
   const text = await waitText(
     page,
     'main',
-    /Made of[\s\S]*Straw[\s\S]*Nightjar met[\s\S]*Never heated/,
+    /Made of[\s\S]*Straw[\s\S]*Nightjar met[\s\S]*All of it was heated/,
   );
   expect(text).not.toMatch(/\bMo\b|\bJo\b|\bSam\b|Livery|barn/);
   expect(text).not.toMatch(/\b(sterile|safe)\b/i);
@@ -427,11 +427,7 @@ test('what a use asks is changed for this site, limits of one’s own are writte
 test('the home page and the map show lots where they lie; the season tells batches and partners', async () => {
   const { page, errors, close } = await app.page();
   await open(page, `${app.base}/`);
-  await waitText(
-    page,
-    '[data-testid=lot-piles]',
-    /C1, the long pile[\s\S]*Never heated|never heated/,
-  );
+  await waitText(page, '[data-testid=lot-piles]', /C1, the long pile[\s\S]*All of it was heated/);
   await open(page, `${app.base}/map`);
   await waitText(page, '[data-slot=curing-pad]', /C1, the long pile/);
   expect(await axe(page)).toEqual([]);

@@ -346,3 +346,14 @@ describe('one change at a time', () => {
       ),
     ).toHaveLength(2));
 });
+
+test('a copy of a method that was changed does not keep the words of another schedule', () => {
+  const fast = TEMPLATES.find((t) => t.id === 'fast')!;
+  const own = (change: object) =>
+    templatesOf(new Map([['ours', { ...fast, id: 'ours', ...change }]])).find(
+      (t) => t.id === 'ours',
+    )!;
+  expect(own({}).words).toBe(fast.words);
+  expect(own({ firstDay: 9 }).words).toBeUndefined();
+  expect(own({ firstDay: 9, words: 'As Kit does it.' }).words).toBe('As Kit does it.');
+});

@@ -270,11 +270,26 @@ const USUAL: Readonly<Record<Method, string>> = { turned: 'by-heat', static: 'ca
 export const usualTemplate = (kept: Method): MethodTemplate =>
   TEMPLATES.find((t) => t.id === USUAL[kept])!;
 
+/** What of a method its words speak of. */
+const scheduleOf = (t: MethodTemplate): string =>
+  JSON.stringify([t.trigger, t.firstDay, t.everyDays, t.lowC, t.activeDays, t.machine, t.limits]);
+
+/** A method without the words that ship with another schedule than it has: a copy that was changed is not what they say. */
+function withTrueWords(t: MethodTemplate): MethodTemplate {
+  const shipped = TEMPLATES.find((own) => own.words !== undefined && own.words === t.words);
+  if (shipped === undefined || scheduleOf(shipped) === scheduleOf(t)) return t;
+  const { words: _words, ...rest } = t;
+  return rest;
+}
+
 /** The site's templates: those that ship, changed ones in their place, its own behind them. */
-export const templatesOf = (own: ReadonlyMap<string, MethodTemplate>): MethodTemplate[] => [
-  ...TEMPLATES.map((t) => own.get(t.id) ?? t),
-  ...[...own.values()].filter((t) => !TEMPLATES.some((s) => s.id === t.id)),
-];
+export function templatesOf(own: ReadonlyMap<string, MethodTemplate>): MethodTemplate[] {
+  const changed = new Map([...own].map(([id, t]) => [id, withTrueWords(t)]));
+  return [
+    ...TEMPLATES.map((t) => changed.get(t.id) ?? t),
+    ...[...changed.values()].filter((t) => !TEMPLATES.some((s) => s.id === t.id)),
+  ];
+}
 
 /** Heat of the core expected at an age, °C: straight lines between the days of the template, level beyond them. */
 export function expectedAt(

@@ -1,4 +1,4 @@
-import { amountOf } from '../mix/ingredient';
+import { amountOf } from '../mix/amount';
 import type { StoreState } from '../mix/store';
 import type { Entry } from '../log/entry';
 import { OUT_IS_PRODUCT, type OutWay } from '../log/lot-shapes';

@@ -3,7 +3,7 @@ import { isShape, volumeOf } from '../heap/size';
 import type { DataOf, Entry, EntryKind } from '../log/entry';
 import type { Part } from '../log/store-shapes';
 import { asIngredients } from '../mix/contents';
-import { amountOf } from '../mix/ingredient';
+import { amountOf } from '../mix/amount';
 import type { StoreState } from '../mix/store';
 import type { Instant } from '../quantity/instant';
 import { liveEntries } from './fold';

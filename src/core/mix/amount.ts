@@ -1,7 +1,7 @@
 import { say } from '../../messages/say';
 import { findAmountUnit, type AmountUnit } from '../units/amount-units';
 import { MOST } from '../log/most';
-import type { Amount, OwnMeasure } from '../log/store-shapes';
+import type { Amount, OwnMeasure, Range } from '../log/store-shapes';
 import { asSentence, PROBLEM } from '../words/problem';
 
 /**
@@ -72,4 +72,21 @@ function tooMuch(amount: Amount): string | null {
     case 'unknown':
       return null;
   }
+}
+
+/** Litres and kilograms of an amount; null where it is not known, or where the density that it takes is not. */
+export function amountOf(
+  amount: Amount,
+  density: Range | null,
+): { litres: number | null; kg: number | null } {
+  const litres =
+    amount.in === 'measure'
+      ? amount.n * amount.litresEach
+      : amount.in === 'litres'
+        ? amount.n
+        : null;
+  if (amount.in === 'unknown') return { litres: null, kg: null };
+  if (amount.in === 'kg')
+    return { litres: density ? (amount.n / density.usual) * 1000 : null, kg: amount.n };
+  return { litres, kg: density ? (litres! * density.usual) / 1000 : null };
 }

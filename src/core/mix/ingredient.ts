@@ -12,6 +12,7 @@ import type {
   Role,
 } from '../log/store-shapes';
 import type { Instant } from '../quantity/instant';
+import { amountOf } from './amount';
 import { MAX_CARBON_PCT } from './library';
 
 /** Why a figure is what it is: the table, a laboratory, a test of the load. */
@@ -146,23 +147,6 @@ export function resolveMaterialProperties(
     from,
     airPct: air?.airPct ?? null,
   };
-}
-
-/** Litres and kilograms of an amount; null where it is not known, or where the density that it takes is not. */
-export function amountOf(
-  amount: Amount,
-  density: Range | null,
-): { litres: number | null; kg: number | null } {
-  const litres =
-    amount.in === 'measure'
-      ? amount.n * amount.litresEach
-      : amount.in === 'litres'
-        ? amount.n
-        : null;
-  if (amount.in === 'unknown') return { litres: null, kg: null };
-  if (amount.in === 'kg')
-    return { litres: density ? (amount.n / density.usual) * 1000 : null, kg: amount.n };
-  return { litres, kg: density ? (litres! * density.usual) / 1000 : null };
 }
 
 const aboutOf = (amount: Amount): boolean => amount.in !== 'unknown' && amount.about === true;

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { anyIngredient, anyMix, exactly, plain } from '../../../tests/support/mix';
 import { randomOf } from '../../../demo/heat';
-import { amountOf, resolveMaterialProperties } from './ingredient';
+import { amountOf } from './amount';
+import { resolveMaterialProperties } from './ingredient';
 import { planLayers } from './layers';
 import { MATERIAL_LIBRARY } from './library';
 import { bucketTest, dryingTest, SQUEEZE_PCT } from './measured';

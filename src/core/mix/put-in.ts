@@ -1,6 +1,6 @@
 import { PUT_IN_DOUBTS, type PutInDoubt } from '../log/kinds/vocabulary';
 import type { Amount } from '../log/store-shapes';
-import { amountOf } from './ingredient';
+import { amountOf } from './amount';
 
 /** What speaks against putting something in, before it is saved. Nothing is refused: whoever stands there knows better. */
 

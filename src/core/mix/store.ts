@@ -18,8 +18,8 @@ import type {
 import type { Instant } from '../quantity/instant';
 import { toCelsius } from '../units/units';
 import { manyOf } from '../words/amount';
+import { amountOf } from './amount';
 import {
-  amountOf,
   ingredientOf,
   resolveMaterialProperties,
   type Ingredient,

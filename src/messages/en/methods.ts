@@ -49,4 +49,6 @@ export const enMethods = {
   who: 'Who',
   saveThisMethod: 'Save this method',
   back: 'Back',
+  firstTurnTooLate:
+    'The first turning on day {first, number} comes after the {active, number} days that it is active.',
 } as const;

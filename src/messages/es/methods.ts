@@ -49,4 +49,6 @@ export const esMethods = {
   who: 'Quién',
   saveThisMethod: 'Guardar este método',
   back: 'Volver',
+  firstTurnTooLate:
+    'El primer volteo, el día {first, number}, llega después de los {active, number} días en que está activa.',
 };

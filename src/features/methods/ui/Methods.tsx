@@ -141,6 +141,16 @@ const minutesShown = (minutesPerM3: number): string =>
   String(Number((minutesPerM3 / fromBase('volume', 1, currentUnits())).toPrecision(2)));
 const minutesTyped = (minutes: number): number => minutes * fromBase('volume', 1, currentUnits());
 
+/** A first turning by the calendar that would come when the heap has worked out; null: it comes in time. */
+const firstTurnProblem = (
+  trigger: Trigger | '',
+  { firstDay, activeDays }: { readonly firstDay: string; readonly activeDays: string },
+): string | null => {
+  const [first, active] = [typed(firstDay), typed(activeDays)];
+  const isLate = trigger === 'calendar' && first != null && active != null && first > active;
+  return isLate ? say('methods.firstTurnTooLate', { first, active }) : null;
+};
+
 const slug = (name: string): string =>
   name
     .toLowerCase()
@@ -198,7 +208,7 @@ function Edit({
     ? say('day.everyBoxNeedsNumber')
     : copy && taken.includes(templateId)
       ? say('methods.thereAlreadyMethodWithName')
-      : null;
+      : firstTurnProblem(trigger, f);
   const n = (t: string): number => typed(t, -20)!;
   const celsius = (t: string): number => typedQuantity('celsius', t, -20) ?? NaN;
   const template = (): MethodTemplate => ({

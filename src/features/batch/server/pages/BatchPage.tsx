@@ -20,7 +20,6 @@ import { dangerText } from '@/features/log/danger';
 import { FIRST_LINES } from '@/features/log/view';
 import { LogList } from '@/features/log/ui/LogList';
 import { loadBatchConcerns } from '@/entry/server/batch-concerns';
-import type { HeapRef } from '@/entry/ui/useEntry';
 import { Concerns } from '@/ui/Concerns';
 import { placedHeaps } from '@/entry/placed';
 import { logLines } from '@/features/log/view';
@@ -45,7 +44,7 @@ function heapRefOf(
   s: PageContext,
   { name, state, digest: snapshot, advice }: Shown,
   built: BuildView | null,
-): HeapRef & { readonly id: BatchId } {
+): Parameters<typeof LogBar>[0]['heap'] & { readonly id: BatchId } {
   const { water } = advice;
   return {
     id: state.id,
