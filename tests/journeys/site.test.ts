@@ -257,7 +257,7 @@ test('a heap is left out with a reason, and a place is read again with one', asy
   await press(page, 'Stop');
   await press(page, 'No more points');
   await waitText(page, 'main', /Too few points\. 1 of the 3 points/);
-  await press(page, 'Done, on to');
+  await press(page, 'Done');
   await until('the temperatures', async () =>
     (await state(second)).readings.some(
       (r) => r.value === 60 && r.flag === 'superseded' && r.flagReason === 'Typing mistake.',

@@ -108,6 +108,40 @@ export function trendOf(
   );
 }
 
+/** A fall is read over the last checks since the turning, however far apart they are (common practice). */
+const FALL_CHECKS = 4;
+/** Over them it fell by more than a thermometer scatters, K. */
+const FALL_K = 3;
+/** Cold water cools what it runs through: checks so soon after it say nothing of where the heap is heading (common practice). */
+const WATER_COOLS_MS = 12 * MS.hour;
+
+/** Checks that no watering had just cooled. The list itself where there are none. */
+export function withoutWatered(
+  rounds: readonly RoundHeat[],
+  watered: readonly { readonly at: Instant }[],
+): readonly RoundHeat[] {
+  const isCooled = (r: RoundHeat): boolean =>
+    watered.some((w) => r.at >= w.at && r.at < w.at + WATER_COOLS_MS);
+  return rounds.some(isCooled) ? rounds.filter((r) => !isCooled(r)) : rounds;
+}
+
+/** A steady fall over the last checks since a moment; null: it rose between two of them, fell too little, or was read too seldom. */
+export function fallOf(rounds: readonly RoundHeat[], from: Instant): Trend | null {
+  const checks = rounds.filter((r) => r.at >= from).slice(-FALL_CHECKS);
+  const [first, last] = [checks[0], checks.at(-1)];
+  if (!first || !last || checks.length < FALL_CHECKS) return null;
+  const falls = checks.every((r, i) => i === 0 || r.valueC <= (checks[i - 1]?.valueC ?? Infinity));
+  const days = (last.at - first.at) / MS.day;
+  if (!falls || days < 1 || first.valueC - last.valueC < FALL_K) return null;
+  return {
+    perDay: (last.valueC - first.valueC) / days,
+    rounds: checks.length,
+    from: first.at,
+    to: last.at,
+    nowC: last.valueC,
+  };
+}
+
 /** When a falling value passes a floor, if it goes on as it does; null: it does not fall, or is below it already. */
 export function passesBelow(trend: Trend | null, floorC: number): Instant | null {
   if (!trend || trend.perDay >= -0.05 || trend.nowC < floorC) return null;

@@ -1,6 +1,14 @@
 import type { MethodTemplate, Trigger } from '../log/shapes';
 import { hoursToMs, MS, type Instant } from '../quantity/instant';
-import { passesBelow, REBOUND_MS, trendOf, type RoundHeat, type Trend } from './trend';
+import {
+  fallOf,
+  passesBelow,
+  REBOUND_MS,
+  trendOf,
+  withoutWatered,
+  type RoundHeat,
+  type Trend,
+} from './trend';
 
 /**
  * Whether and when to turn a heap, with reasons that name the readings behind them. Every school that a crew may belong to is
@@ -175,41 +183,6 @@ const HOT_EDGE_C = 50;
 /** A run about to fall out of its heat is turned so long before it does. */
 const BEFORE_FLOOR_MS = 12 * MS.hour;
 
-/** A fall is read over the last checks since the turning, however far apart they are (common practice). */
-const FALL_CHECKS = 4;
-/** Over them it fell by more than a thermometer scatters, K. */
-const FALL_K = 3;
-/** Cold water cools what it runs through: checks so soon after it say nothing of where the heap is heading (common practice). */
-const WATER_COOLS_MS = 12 * MS.hour;
-
-/** Checks that no watering had just cooled. The list itself where there are none. */
-function withoutWatered(
-  rounds: readonly RoundHeat[],
-  watered: TurnSituation['watered'],
-): readonly RoundHeat[] {
-  const isCooled = (r: RoundHeat): boolean =>
-    watered.some((w) => r.at >= w.at && r.at < w.at + WATER_COOLS_MS);
-  return rounds.some(isCooled) ? rounds.filter((r) => !isCooled(r)) : rounds;
-}
-
-/** A steady fall over the last checks since the turning; null: it rose between two of them, fell too little, or was read too seldom. */
-function fallOf({ steady, since, lastTurn }: TurnInputs): Trend | null {
-  const from = lastTurn === null ? since : lastTurn + REBOUND_MS;
-  const checks = steady.filter((r) => r.at >= from).slice(-FALL_CHECKS);
-  const [first, last] = [checks[0], checks.at(-1)];
-  if (!first || !last || checks.length < FALL_CHECKS) return null;
-  const falls = checks.every((r, i) => i === 0 || r.valueC <= (checks[i - 1]?.valueC ?? Infinity));
-  const days = (last.at - first.at) / MS.day;
-  if (!falls || days < 1 || first.valueC - last.valueC < FALL_K) return null;
-  return {
-    perDay: (last.valueC - first.valueC) / days,
-    rounds: checks.length,
-    from: first.at,
-    to: last.at,
-    nowC: last.valueC,
-  };
-}
-
 type TurnInputs = TurnSituation & {
   /** Rounds that no watering had just cooled. */ readonly steady: readonly RoundHeat[];
   readonly last: RoundHeat | null;
@@ -293,7 +266,8 @@ function peak(inputs: TurnInputs): StrategyOpinion {
 }
 
 function decline(inputs: TurnInputs): StrategyOpinion {
-  const fall = fallOf(inputs);
+  const from = inputs.lastTurn === null ? inputs.since : inputs.lastTurn + REBOUND_MS;
+  const fall = fallOf(inputs.steady, from);
   const trend = fall ?? inputs.trend;
   if (!trend) return few('decline', inputs);
   const facts = { perDay: trend.perDay, nowC: trend.nowC, rounds: trend.rounds, from: trend.from };

@@ -1,4 +1,5 @@
 'use client';
+import { firstTurnProblem } from '../first-turn';
 import { b } from '@/messages/marked';
 import { Marked } from '@/ui/Marked';
 import { currentUnits, say, sayMarked } from '@/messages/say';
@@ -140,16 +141,6 @@ export function Methods({ rows, by }: { rows: readonly MethodRow[]; by: string }
 const minutesShown = (minutesPerM3: number): string =>
   String(Number((minutesPerM3 / fromBase('volume', 1, currentUnits())).toPrecision(2)));
 const minutesTyped = (minutes: number): number => minutes * fromBase('volume', 1, currentUnits());
-
-/** A first turning by the calendar that would come when the heap has worked out; null: it comes in time. */
-const firstTurnProblem = (
-  trigger: Trigger | '',
-  { firstDay, activeDays }: { readonly firstDay: string; readonly activeDays: string },
-): string | null => {
-  const [first, active] = [typed(firstDay), typed(activeDays)];
-  const isLate = trigger === 'calendar' && first != null && active != null && first > active;
-  return isLate ? say('methods.firstTurnTooLate', { first, active }) : null;
-};
 
 const slug = (name: string): string =>
   name

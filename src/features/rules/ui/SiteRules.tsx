@@ -81,7 +81,7 @@ function Terms(p: SiteRulesProps) {
             ))}
             <option value="other">{say('open.anotherCountry')}</option>
           </select>
-          <span className="hint block mt-1">{say('rules.itsRulesAreProposed')}</span>
+          <span className="hint block mt-1 font-normal">{say('rules.itsRulesAreProposed')}</span>
         </label>
         <RuleList
           rules={all}
