@@ -49,7 +49,9 @@ const ShapeSelect = ({
         </option>
       ))}
     </select>
-    <span className="hint block mt-1 font-normal">{say('log.longestWidestHighestMeasuredFrom')}</span>
+    <span className="hint block mt-1 font-normal">
+      {say('log.longestWidestHighestMeasuredFrom')}
+    </span>
   </label>
 );
 
