@@ -16,10 +16,39 @@ const bundled = await build({
 const code = Buffer.from(bundled.outputFiles[0].contents).toString('base64');
 const { CATALOGUES, METHOD_TEXTS } = await import(`data:text/javascript;base64,${code}`);
 
+/** Files under a folder, by their path from .next on. */
+const filesUnder = (folder) =>
+  fs
+    .readdirSync(folder, { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile())
+    .map((entry) => path.join(entry.parentPath, entry.name));
+
+/** What the pages load, as their manifests list it. */
+const loadedByPages = [
+  '.next/build-manifest.json',
+  ...filesUnder('.next/server').filter((file) => file.endsWith('client-reference-manifest.js')),
+]
+  .map((file) => fs.readFileSync(file, 'utf8'))
+  .join('\n');
+const scripts = filesUnder(STATIC).filter((file) => file.endsWith('.js'));
+/** Scripts that a worker lists. A worker has every text of its own: what it alone loads names none for the pages. */
+const loadedByWorkers = new Set(
+  scripts
+    .filter((file) => path.basename(file).startsWith('turbopack-'))
+    .flatMap((file) => [
+      ...fs.readFileSync(file, 'utf8').matchAll(/"(static\/chunks\/[^"]+\.js)"/g),
+    ])
+    .map(([, chunk]) => chunk),
+);
+const isOfWorkersAlone = (file) => {
+  const chunk = path.relative('.next', file);
+  return loadedByWorkers.has(chunk) && !loadedByPages.includes(chunk);
+};
+
 const named = new Set();
-for (const entry of fs.readdirSync(STATIC, { recursive: true, withFileTypes: true }))
-  if (entry.isFile() && entry.name.endsWith('.js')) {
-    const script = fs.readFileSync(path.join(entry.parentPath, entry.name), 'utf8');
+for (const file of scripts)
+  if (!isOfWorkersAlone(file)) {
+    const script = fs.readFileSync(file, 'utf8');
     for (const [, key] of script.matchAll(/["'`]([a-z]+\.[a-zA-Z0-9]+)["'`]/g)) named.add(key);
   }
 

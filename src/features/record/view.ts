@@ -157,14 +157,6 @@ const INPUT_WORD: Record<string, string> = {
 export const safeName = (code: string): string =>
   code.replace(/[^A-Za-z0-9_-]+/g, '-').slice(0, 40) || 'batch';
 
-/** What speaks against the evidence, under its titles; nothing: no part of it. */
-export const questionParts = ({
-  questions: { open, settled },
-}: Pick<RecordDoc, 'questions'>): (readonly [title: string, lines: readonly string[]])[] =>
-  [[say('status.toClearUp'), open] as const, [say('status.settled'), settled] as const].filter(
-    ([, lines]) => lines.length > 0,
-  );
-
 type Ask = {
   readonly state: BatchState;
   readonly site: SiteHead;

@@ -1,6 +1,7 @@
 import { currentLanguage, say } from '@/messages/say';
 import PDFDocument from 'pdfkit';
-import { questionParts, type LogEnd, type RecordDoc, type Table } from '../view';
+import { questionParts } from '../question-parts';
+import type { LogEnd, RecordDoc, Table } from '../view';
 import { chartHeight, drawChart } from './pdf-chart';
 import { face, NO_FIRST_FONT, registerFonts, type Doc, type Face } from '@/platform/pdf-face';
 import { itemAt } from '@/core/quantity/present';

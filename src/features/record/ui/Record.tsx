@@ -1,6 +1,7 @@
 import { say } from '@/messages/say';
 import { HeatChart } from '@/charts/HeatChart';
-import { questionParts, type LogEnd, type RecordDoc, type Table } from '../view';
+import { questionParts } from '../question-parts';
+import type { LogEnd, RecordDoc, Table } from '../view';
 
 /** Rows as they are printed. */
 export function PrintTable({ table, label }: { table: Table; label: string }) {
