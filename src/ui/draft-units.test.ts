@@ -17,7 +17,7 @@ test('what was typed in feet and gallons is the same size after a change to metr
   expect(read('metric', String(kept.length))).toBeCloseTo(read('us', '4')!, 9);
 });
 
-test('a number that has its unit, or is none, stays as it was typed', () =>
+test('a number with its unit, and text that is no number, stay as they were typed', () =>
   expect(keepUnitsOf({ length: '1.2 m', width: 'three', rows: [1] }, METRIC)).toEqual({
     ...{ length: '1.2 m', width: 'three', rows: [1] },
   }));

@@ -61,15 +61,15 @@ const AT_DANGER: readonly HotChoice[] = ['keep-back', 'do-not-open', 'call', 'lo
 /** What is older than this says little of the heat now. */
 const STALE_MS = 3 * MS.day;
 
-/** A rise is read over so long, from checks that lie apart by so much at least. */
+/** A rise is measured over the checks of the last two days, which must span six hours at least. */
 const RISE_MS = 2 * MS.day;
 const RISE_SPAN_MS = 6 * MS.hour;
-/** A rise of less is none, K a day. */
+/** Slower rises are ignored, K a day. */
 const RISES_K = 1;
-/** How long before it is reached the limit to act is spoken of. */
+/** A warning is given at most this long before the limit to act is reached. */
 const AHEAD_MS = MS.day;
 
-/** Where a heap is heading that is not too hot yet: null where it will not reach the limit to act within a day. */
+/** When a pile that is not too hot yet will reach the limit to act; null: not within a day. */
 function risingOf({ rounds, lastTurn, limits, now }: HotSituation): HotAdvice['rising'] {
   const last = rounds.findLast((r) => r.at <= now);
   const from = Math.max(lastTurn ?? -Infinity, (last?.at ?? 0) - RISE_MS);

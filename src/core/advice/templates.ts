@@ -270,11 +270,11 @@ const USUAL: Readonly<Record<Method, string>> = { turned: 'by-heat', static: 'ca
 export const usualTemplate = (kept: Method): MethodTemplate =>
   TEMPLATES.find((t) => t.id === USUAL[kept])!;
 
-/** What of a method its words speak of. */
+/** The figures of a method that its words describe. */
 const scheduleOf = (t: MethodTemplate): string =>
   JSON.stringify([t.trigger, t.firstDay, t.everyDays, t.lowC, t.activeDays, t.machine, t.limits]);
 
-/** A method without the words that ship with another schedule than it has: a copy that was changed is not what they say. */
+/** A method, without its words where they describe a shipped method that has other figures. */
 function withTrueWords(t: MethodTemplate): MethodTemplate {
   const shipped = TEMPLATES.find((own) => own.words !== undefined && own.words === t.words);
   if (shipped === undefined || scheduleOf(shipped) === scheduleOf(t)) return t;

@@ -108,14 +108,14 @@ export function trendOf(
   );
 }
 
-/** A fall is read over the last checks since the turning, however far apart they are (common practice). */
+/** A fall is measured over this many checks since the turning, however far apart they are (common practice). */
 const FALL_CHECKS = 4;
-/** Over them it fell by more than a thermometer scatters, K. */
+/** The least fall over these checks that is more than the scatter of a thermometer, K. */
 const FALL_K = 3;
-/** Cold water cools what it runs through: checks so soon after it say nothing of where the heap is heading (common practice). */
+/** Cold water cools what it runs through: checks within this time of a watering do not show a trend (common practice). */
 const WATER_COOLS_MS = 12 * MS.hour;
 
-/** Checks that no watering had just cooled. The list itself where there are none. */
+/** Checks without those taken soon after a watering. Returns the same list if there are none to leave out: lines are cached by list. */
 export function withoutWatered(
   rounds: readonly RoundHeat[],
   watered: readonly { readonly at: Instant }[],

@@ -293,13 +293,13 @@ describe('a fall', () => {
       says: 'now',
       because: { code: 'FALLING', rounds: 4 },
     }));
-  test('is none where a check between them rose, or where it is within the scatter of a thermometer', () => {
+  test('is not reported if a check between them rose, or if it is within the scatter of a thermometer', () => {
     const risen = [150, 149, 152, 138].map((x, i) => heat((3 - i) * 7 * 24 + 2, f(x), f(x)));
     expect(decline({ rounds: risen, builtAt: ago(40 * 24) }).says).not.toBe('now');
     const scatter = [150, 149, 149, 148].map((x, i) => heat((3 - i) * 7 * 24 + 2, f(x), f(x)));
     expect(decline({ rounds: scatter, builtAt: ago(40 * 24) }).says).not.toBe('now');
   });
-  test('is none that cold water made: what was read within half a day of it is left out', () => {
+  test('leaves out checks within half a day of a watering: cold water cooled them', () => {
     const cooled = [...flat(60).slice(0, -1), heat(1, 50, 55)];
     const watered = [{ at: ago(2), litres: 80 }];
     const before = { rounds: [...flat(60).slice(0, -1)] };

@@ -63,7 +63,7 @@ export type TurnReason =
   | { readonly code: 'WORKED_OUT'; readonly activeDays: number; readonly since: Instant }
   | {
       readonly code: 'PEAKED';
-      /** Whether it was read often enough about then to call that its peak, and not the highest that was seen. */
+      /** Whether the checks beside it are close enough to call it a peak; else it is the highest that was seen. */
       readonly isPeak: boolean;
       readonly highestC: number;
       readonly at: Instant;
@@ -184,7 +184,7 @@ const HOT_EDGE_C = 50;
 const BEFORE_FLOOR_MS = 12 * MS.hour;
 
 type TurnInputs = TurnSituation & {
-  /** Rounds that no watering had just cooled. */ readonly steady: readonly RoundHeat[];
+  /** Rounds without those taken soon after a watering. */ readonly steady: readonly RoundHeat[];
   readonly last: RoundHeat | null;
   readonly lastTurn: Instant | null;
   readonly since: Instant;
@@ -221,7 +221,7 @@ const few = (school: TurnStrategy, { rounds, since }: TurnInputs): StrategyOpini
   because: { code: 'TOO_FEW_ROUNDS', rounds: rounds.filter((r) => r.at >= since).length, since },
 });
 
-/** Whether the checks beside one lie no further from it than the gap. */
+/** Whether the checks before and after one are no further from it than the gap. */
 function isReadAround(rounds: readonly RoundHeat[], top: RoundHeat, gapMs: number): boolean {
   const i = rounds.indexOf(top);
   const beside = [rounds[i - 1], rounds[i + 1]].filter((r) => r !== undefined);

@@ -134,7 +134,7 @@ export type SiteState = {
   }[];
   /** By version; empty until the site has chosen. */
   readonly terms: readonly SiteTerms[];
-  /** Where it lies, as somebody said; null: in no country of the library; left out: nobody did. */
+  /** The country that somebody gave for it; null: one that the library has no rules of; absent: nobody was asked. */
   readonly country?: Country | null | undefined;
   /** Its own rules, each with its versions in order. */
   readonly rules: ReadonlyMap<string, readonly RuleVersion[]>;

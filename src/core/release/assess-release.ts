@@ -152,7 +152,7 @@ export type AssessedUse = {
   readonly standing: 'met' | 'reasons' | 'blocked';
 };
 
-/** What a use asks of a lot, with what that asks for which went in, and how each of it stands at a moment. */
+/** What a use asks of a lot, with what the concerns of the lot add, and how each item stands at a moment. */
 export function assessUse(asked: Use, facts: LotFacts, now: Instant): AssessedUse {
   const use = addDemands(
     asked,

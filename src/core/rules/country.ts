@@ -104,7 +104,7 @@ export function countryOf(timeZone: string): Country | null {
   return named ?? AREAS.find(([prefix]) => timeZone.startsWith(prefix))?.[1] ?? null;
 }
 
-/** Whose rules are proposed to a site: what it said, else by its time zone. @param said undefined: it was not asked; null: none of these */
+/** The country whose rules are proposed to a site: the one given for it, else that of its time zone. @param said undefined: nobody was asked; null: a country that the library has no rules of */
 export const countryOfSite = (
   said: Country | null | undefined,
   timeZone: string,

@@ -169,7 +169,7 @@ export function missingGermRule(
     );
   const covers = (r: Rule): boolean =>
     speaksOfPathogens(r) &&
-    fitsBatch(r, keeping) &&
+    fitsBatch(r, keepingWith(keeping, inputs)) &&
     turnsEnough(r) &&
     asksFor(r, inputs) !== undefined;
   if (all.some((r) => chosen.includes(r.id) && speaksOfPathogens(r) && allowsInputs(r, inputs)))

@@ -117,6 +117,12 @@ describe('what is proposed', () => {
       expect(rule.methods).toContain('static');
       expect(allowsInputs(rule, ['biosolids'])).toBe(true);
     }
+    const asked = {
+      keeping: kept('static'),
+      inputs: ['biosolids'],
+      country: 'United States',
+    } as const;
+    expect(missingGermRule(asked, [])!.cover.map((c) => c.id)).toContain('us-503-pfrp-static');
     const pfrp = findRule('us-503-pfrp-static')!;
     expect(conditionsOf(pfrp, 'static')).toHaveLength(2);
     expect(conditionsOf(pfrp, 'vessel')).toHaveLength(1);

@@ -41,7 +41,7 @@ import { createLinkedEntries } from './linked-entries';
 import { isOpenQuestion } from './site-questions';
 import { isOpenNote } from './trust';
 import { validateLots } from './validate-lots';
-import { validateGateAnswer, validateStoreReferences } from './validate-store';
+import { validateStoreReferences } from './validate-store';
 import { itemAt } from '@/core/quantity/present';
 
 /** `again`: nothing is wrong with it, it may be sent again later. */
@@ -253,8 +253,7 @@ async function validateReferences(
   if (entry.batch === null)
     return asRefusal(
       (await validateLots(db, site, entry)) ??
-        (await validateStoreReferences(db, site, entry, null)) ??
-        (await validateGateAnswer(db, site, entry, role)),
+        (await validateStoreReferences(db, site, entry, { heap: null, role })),
     );
   const state = await readBatchState(db, entry.batch);
   if (!state) return refused('batch', say('entry.thereNoSuchBatchOn'));
@@ -301,7 +300,7 @@ async function validateReferences(
   }
   const wrongStuff = asRefusal(
     (await validateLots(db, site, entry)) ??
-      (await validateStoreReferences(db, site, entry, state)),
+      (await validateStoreReferences(db, site, entry, { heap: state, role })),
   );
   if (wrongStuff) return wrongStuff;
   if (entry.kind === 'correction') {

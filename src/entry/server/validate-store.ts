@@ -31,12 +31,12 @@ const KINDS = new Set<NewEntry['kind']>([
   'acceptance',
 ]);
 
-/** What of an entry about the store, or about building, does not fit what the log holds; null: it fits. @param heap that it speaks of */
+/** What of an entry about the store, or about building, does not fit what the log holds; null: it fits. @param given the batch that it speaks of, and the role of whoever brings it */
 export async function validateStoreReferences(
   db: Db,
   site: Site,
   entry: NewEntry,
-  heap: BatchState | null,
+  { heap, role }: { readonly heap: BatchState | null; readonly role: MemberRole },
 ): Promise<Problem | null> {
   if (!KINDS.has(entry.kind) || (entry.kind === 'addition' && !entry.data.parts)) return null;
   const when = (at: number): string => whenText(site.timeZone, at, now());
@@ -59,9 +59,12 @@ export async function validateStoreReferences(
       return wrongParts(entry.data.recipe.parts, store, 'data.recipe.parts');
     case 'load':
       return store.materials.has(entry.data.material)
-        ? null
+        ? wrongGateAnswer(store, entry, role)
         : wrong('data.material', DOOR_PROBLEM.noMaterial(entry.data.material));
     case 'load-change':
+      return store.loadOf.has(entry.data.load)
+        ? wrongGateAnswer(store, entry, role)
+        : wrong('data.load', DOOR_PROBLEM.noLoad);
     case 'load-heat':
       return store.loadOf.has(entry.data.load) ? null : wrong('data.load', DOOR_PROBLEM.noLoad);
     case 'acceptance': {
@@ -106,7 +109,7 @@ export async function validateStoreReferences(
   }
 }
 
-/** An answer that takes in what the site asks about or refuses, with its material; null: it is none. */
+/** The material of an entry that accepts what the site asks about or refuses; null: it accepts nothing of the kind. */
 function acceptedOver(store: StoreState, entry: NewEntry): StockLoad['material'] | null {
   if (entry.kind === 'load' && entry.data.answer === 'accept') {
     const material = store.materials.get(entry.data.material);
@@ -121,21 +124,14 @@ function acceptedOver(store: StoreState, entry: NewEntry): StockLoad['material']
 }
 
 /** Whether whoever takes in what the site asks about or refuses may, and says why; null: they may. */
-export async function validateGateAnswer(
-  db: Db,
-  site: Site,
-  entry: NewEntry,
-  role: MemberRole,
-): Promise<Problem | null> {
-  if (entry.kind !== 'load' && entry.kind !== 'load-change') return null;
-  const material = acceptedOver(foldStore(await logRepo(db).ofStore(site.id)), entry);
+function wrongGateAnswer(store: StoreState, entry: NewEntry, role: MemberRole): Problem | null {
+  const material = acceptedOver(store, entry);
   if (material === null) return null;
   const name = libraryText(material.name);
   if (!may(role, 'accept-exceptions'))
     return wrong('data.answer', say('store.acceptedByOthers', { name }));
-  return entry.data.because === undefined
-    ? wrong('data.because', say('store.acceptedWithoutReason', { name }))
-    : null;
+  const isExplained = 'because' in entry.data && entry.data.because !== undefined;
+  return isExplained ? null : wrong('data.because', say('store.acceptedWithoutReason', { name }));
 }
 
 function wrongParts(parts: readonly Part[], store: StoreState, path: string): Problem | null {

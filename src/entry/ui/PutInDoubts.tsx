@@ -5,7 +5,7 @@ import type { PutInDoubt } from '@/core/log/kinds/vocabulary';
 import type { Amount } from '@/core/log/store-shapes';
 import { putInDoubts, type FoundDoubt, type PutInSource, type Room } from '@/core/mix/put-in';
 import { litresText } from '@/core/words/amount';
-import { ConfirmBox } from '@/ui/ConfirmBox';
+import { BeforeSaving } from './BeforeSaving';
 
 /** Something that may be put in, as far as it is asked about. */
 type Source = {
@@ -65,12 +65,10 @@ export function usePutInDoubts(lines: readonly Line[], room: Room | null) {
 
 export const PutInDoubts = ({ doubts }: { doubts: ReturnType<typeof usePutInDoubts> }) =>
   doubts.texts.length > 0 && (
-    <ConfirmBox
-      legend={say('entry.beforeItGoesIn')}
+    <BeforeSaving
       text={doubts.texts.join(' ')}
-      confirm={say('log.iKnowThat')}
-      checked={doubts.checked}
-      onChange={doubts.setChecked}
+      known={doubts.checked}
+      onKnown={doubts.setChecked}
       testId="put-in-doubts"
     />
   );

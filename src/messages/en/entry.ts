@@ -27,7 +27,6 @@ export const enEntry = {
   bayIsTaken: '{names} stands in {bay}.',
   theyShareTheBay: 'They share it.',
   sayTheyShareTheBay: 'Say that they share the bay, or name another one.',
-  beforeItGoesIn: 'Before it goes in',
   putInAsked: '{name}: {answer}',
   putInRipening: '{name}: {ripening}.',
   putInMoreThanLeft:

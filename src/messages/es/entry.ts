@@ -27,7 +27,6 @@ export const esEntry = {
   bayIsTaken: '{names} está en {bay}.',
   theyShareTheBay: 'La comparten.',
   sayTheyShareTheBay: 'Di que comparten el lugar, o nombra otro.',
-  beforeItGoesIn: 'Antes de que entre',
   putInAsked: '{name}: {answer}',
   putInRipening: '{name}: {ripening}.',
   putInMoreThanLeft:

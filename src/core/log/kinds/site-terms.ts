@@ -11,7 +11,7 @@ export const siteTermsKind = describeKind({
   schema: z.looseObject({
     policy: SoundPolicySchema,
     rules: z.array(z.string()),
-    /** Where the site lies, where somebody said so; null: in none of these countries. */
+    /** The country that somebody gave for the site; null: another country than these. */
     country: z.enum(COUNTRIES).nullable().optional(),
     words: Words.optional(),
   }),

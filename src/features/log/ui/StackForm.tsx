@@ -1,7 +1,7 @@
 'use client';
 import { say } from '@/messages/say';
 import { useState } from 'react';
-import { ConfirmBox } from '@/ui/ConfirmBox';
+import { BeforeSaving } from '@/entry/ui/BeforeSaving';
 import { useTyped } from '@/ui/draft';
 import { Choices } from '@/ui/Choices';
 import { KeepBar, WhenAndWho, type FormProps } from '@/entry/ui/parts';
@@ -38,16 +38,7 @@ export function StackForm({ heap, onDone }: FormProps) {
         ]}
       />
       <p className="hint">{say('log.putCardboardBetweenThemSet')}</p>
-      {doubt && (
-        <ConfirmBox
-          legend={say('log.beforeYouSave')}
-          text={doubt}
-          confirm={say('log.iKnowThat')}
-          checked={known}
-          onChange={setKnown}
-          testId="raw-above"
-        />
-      )}
+      {doubt && <BeforeSaving text={doubt} known={known} onKnown={setKnown} testId="raw-above" />}
       <WhenAndWho entry={entry} heap={heap} />
       <KeepBar
         entry={entry}

@@ -2,7 +2,7 @@
 import { say } from '@/messages/say';
 import { signOf, typedQuantity } from '@/core/quantity/typed-quantity';
 import { useState } from 'react';
-import { ConfirmBox } from '@/ui/ConfirmBox';
+import { BeforeSaving } from '@/entry/ui/BeforeSaving';
 import { useTyped } from '@/ui/draft';
 import { CAUTION } from '@/core/words/caution';
 import { Choices } from '@/ui/Choices';
@@ -29,27 +29,6 @@ const CleanChoice = ({ value, onChange }: { value: Clean; onChange: (value: Clea
     ]}
   />
 );
-
-/** What speaks against water, to be ticked by whoever pours it all the same. */
-const TooWetTick = ({
-  tooWet,
-  known,
-  onKnown,
-}: {
-  tooWet: string | null | undefined;
-  known: boolean;
-  onKnown: (known: boolean) => void;
-}) =>
-  tooWet && (
-    <ConfirmBox
-      legend={say('log.beforeYouSave')}
-      text={tooWet}
-      confirm={say('log.iKnowThat')}
-      checked={known}
-      onChange={onKnown}
-      testId="too-wet"
-    />
-  );
 
 export function WaterForm({ heap, onDone }: FormProps) {
   const entry = useEntry('water', heap, onDone);
@@ -85,7 +64,9 @@ export function WaterForm({ heap, onDone }: FormProps) {
       <WhenAndWho entry={entry} heap={heap} />
       {clean === 'unclean' && <p className="caution">{CAUTION.raw}</p>}
       {data && !problem && <Effects preview={preview} />}
-      <TooWetTick tooWet={heap.tooWet} known={known} onKnown={setKnown} />
+      {heap.tooWet && (
+        <BeforeSaving text={heap.tooWet} known={known} onKnown={setKnown} testId="too-wet" />
+      )}
       <KeepBar
         entry={entry}
         label={say('log.saveThisWatering')}
