@@ -410,7 +410,7 @@ function DeskHeap({ handle, sheet: data, walk, onDone, heap }: Open) {
                 says: Math.max(
                   says.length,
                   heap.places.filter(
-                    (p) => standing(draft, p.id) !== null || (pending[p.id] ?? '').trim() !== '',
+                    (p) => standing(draft, p.id) !== null || isTemperature(pending[p.id] ?? ''),
                   ).length,
                 ),
               })
@@ -458,6 +458,9 @@ function DeskHeap({ handle, sheet: data, walk, onDone, heap }: Open) {
     </div>
   );
 }
+
+/** Whether a text is a temperature, or a range of them. */
+const isTemperature = (text: string): boolean => numberIn(text) !== null || rangeIn(text) !== null;
 
 const MARKS_OF = 'data-marks-of';
 /** Whether the focus goes to how sure a value is. */
